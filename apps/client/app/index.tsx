@@ -1,0 +1,2 @@
+import { Text } from 'react-native';
+export default function Index() { return <Text>hello</Text>; }

@@ -1,0 +1,32 @@
+import js from '@eslint/js';
+import expo from 'eslint-config-expo/flat.js';
+import prettier from 'eslint-config-prettier';
+import tseslint from 'typescript-eslint';
+
+/** Which imports each part of the house may not make; the whole direction is checked by dependency-cruiser too. */
+const forbid = (...patterns) => ({ 'no-restricted-imports': ['error', { patterns }] });
+const interfaces = ['react', 'react-native*', 'expo*', '@reduxjs/*', 'express', 'typeorm', 'node:*', 'fs', 'path'];
+
+export default tseslint.config(
+  { ignores: ['**/dist/**', '**/node_modules/**', '**/.expo/**', '.postgres/**', '.state/**', 'test-results/**'] },
+  js.configs.recommended,
+  ...tseslint.configs.recommended,
+  { files: ['apps/client/**/*.{ts,tsx}'], extends: [expo] },
+  {
+    files: ['**/*.{js,cjs,mjs}', '**/scripts/**', '**/*.config.*'],
+    languageOptions: { globals: { require: 'readonly', module: 'writable', process: 'readonly', console: 'readonly', __dirname: 'readonly' } },
+    rules: { '@typescript-eslint/no-require-imports': 'off' },
+  },
+  { files: ['packages/core/src/**'], rules: forbid('@velvet-tape/*', ...interfaces) },
+  { files: ['packages/formats/src/**'], rules: forbid('@velvet-tape/contract', '@velvet-tape/server', '@velvet-tape/client', ...interfaces) },
+  { files: ['packages/contract/src/**'], rules: forbid('@velvet-tape/formats', '@velvet-tape/server', '@velvet-tape/client', ...interfaces) },
+  { files: ['apps/server/src/**'], rules: forbid('@velvet-tape/client', 'react', 'react-native*', 'expo*') },
+  { files: ['apps/client/{src,app}/**'], rules: forbid('@velvet-tape/server', 'express', 'typeorm', 'pg', 'node:*') },
+  {
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-non-null-assertion': 'off',
+    },
+  },
+  prettier,
+);

@@ -1,0 +1,31 @@
+/** Compiles TypeScript and the ES modules of packages alike; decorators as the server's entities need them. */
+const swc = [
+  '@swc/jest',
+  {
+    jsc: {
+      target: 'es2022',
+      parser: { syntax: 'typescript', decorators: true, tsx: false },
+      transform: { legacyDecorator: true, decoratorMetadata: false },
+    },
+    module: { type: 'commonjs' },
+  },
+];
+const esm = 'clipper2-ts|flatbush|flatqueue|polylabel|tinyqueue|robust-predicates|ml-[\\w-]+|is-any-array|papaparse|@asteasolutions|openapi3-ts|@seriousme|jsts';
+const inNode = (name, root) => ({
+  displayName: name,
+  rootDir: root,
+  testEnvironment: 'node',
+  testMatch: ['<rootDir>/tests/**/*.test.ts'],
+  transform: { '\\.(ts|js|mjs)$': swc },
+  transformIgnorePatterns: [`node_modules/(?!(${esm})/)`],
+});
+
+module.exports = {
+  projects: [
+    inNode('core', 'packages/core'),
+    inNode('formats', 'packages/formats'),
+    inNode('contract', 'packages/contract'),
+    inNode('server', 'apps/server'),
+    '<rootDir>/apps/client',
+  ],
+};

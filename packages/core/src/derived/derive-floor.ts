@@ -1,0 +1,148 @@
+import { type Point } from '../geometry';
+import { type Id, type Opening, type Plan, type Reading, type Room, ceilingHeightOf } from '../plan/plan';
+import { openingSpan } from '../openings';
+import { type FaceRun, type RoomMeasures, type RoomOutline, floorContains, labelPoint, roomMeasures, roomOutline } from '../rooms';
+import { type Provenance, provenanceOf } from '../trueup';
+import { type Network, type WallBody, facesOf, networkOf, wallBody, wallInsets } from '../walls';
+
+/** An opening as it stands on a face: mm from the left end of the face, seen from inside the room. */
+export interface OpeningOnFace {
+  readonly opening: Opening;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** One wall of a room, as the person in the room sees it: a straight inner face from corner to corner. */
+export interface WallFace extends FaceRun {
+  readonly room: Id;
+  readonly provenance: Provenance;
+  readonly reading: Reading | null;
+  readonly openings: readonly OpeningOnFace[];
+}
+
+export interface DerivedRoom {
+  readonly room: Room;
+  readonly outline: RoomOutline;
+  readonly faces: readonly WallFace[];
+  readonly label: Point;
+  readonly ceilingHeight: number;
+  readonly measures: RoomMeasures;
+  /** Some of its walls are still rough, so its figures are too. */
+  readonly rough: boolean;
+}
+
+/** Everything that follows from the plan of one floor. */
+export interface DerivedFloor {
+  readonly plan: Plan;
+  readonly floor: Id;
+  readonly network: Network;
+  readonly bodies: readonly WallBody[];
+  readonly rooms: readonly DerivedRoom[];
+  readonly openings: readonly Opening[];
+  /** Net internal floor area of all rooms, mm². */
+  readonly area: number;
+  readonly rough: boolean;
+}
+
+const remembered = new WeakMap<Plan, Map<Id, DerivedFloor>>();
+
+/** Works out one floor of a plan; asked again for the same plan it answers from memory. */
+export function deriveFloor(plan: Plan, floor: Id): DerivedFloor {
+  let floors = remembered.get(plan);
+  if (!floors) remembered.set(plan, (floors = new Map()));
+  let derived = floors.get(floor);
+  if (!derived) floors.set(floor, (derived = work(plan, floor)));
+  return derived;
+}
+
+function work(plan: Plan, floor: Id): DerivedFloor {
+  const network = networkOf(plan.corners, Object.values(plan.walls).filter((wall) => wall.floor === floor));
+  const readings = Object.values(plan.readings).filter((reading) => reading.floor === floor);
+  const provenance = provenanceOf(network, readings);
+  const read = new Map(readings.map((reading) => [`${reading.from}>${reading.to}`, reading]));
+  const openings = Object.values(plan.openings).filter((opening) => plan.walls[opening.wall]?.floor === floor);
+  const onWall = groupByWall(openings);
+  const outlines = facesOf(network).map((face) => roomOutline(network, face));
+  const rooms = Object.values(plan.rooms)
+    .filter((room) => room.floor === floor)
+    .flatMap((room) => {
+      const outline = outlines.find((o) => floorContains(o.rings, room.at));
+      if (!outline) return [];
+      const faces = outline.runs.map(
+        (run): WallFace => ({
+          ...run,
+          room: room.id,
+          provenance: provenance(run.from, run.to),
+          reading: read.get(run.key) ?? null,
+          openings: openingsAlong(network, run, onWall),
+        }),
+      );
+      const ceilingHeight = ceilingHeightOf(plan, room);
+      const inRoom = faces.flatMap((face) => face.openings.map((o) => o.opening));
+      return [
+        {
+          room,
+          outline,
+          faces,
+          label: labelFor(outline),
+          ceilingHeight,
+          measures: roomMeasures(outline, ceilingHeight, inRoom),
+          rough: faces.some((face) => face.provenance === 'rough'),
+        },
+      ];
+    });
+  return {
+    plan,
+    floor,
+    network,
+    bodies: network.walls.map((wall) => wallBody(network, wall.id)),
+    rooms,
+    openings,
+    area: rooms.reduce((sum, room) => sum + room.measures.area, 0),
+    rough: rooms.some((room) => room.rough),
+  };
+}
+
+function groupByWall(openings: readonly Opening[]): Map<Id, Opening[]> {
+  const groups = new Map<Id, Opening[]>();
+  for (const opening of openings) groups.set(opening.wall, [...(groups.get(opening.wall) ?? []), opening]);
+  return groups;
+}
+
+const labels = new WeakMap<RoomOutline, Point>();
+function labelFor(outline: RoomOutline): Point {
+  let label = labels.get(outline);
+  if (!label) labels.set(outline, (label = labelPoint(outline.rings)));
+  return label;
+}
+
+function openingsAlong(network: Network, run: FaceRun, onWall: ReadonlyMap<Id, readonly Opening[]>): OpeningOnFace[] {
+  const result: OpeningOnFace[] = [];
+  for (const half of run.halves) {
+    const here = onWall.get(half.wall.id);
+    if (!here) continue;
+    const corner = network.corners.get(half.from)!;
+    const before = (corner.x - run.a.x) * run.d.x + (corner.y - run.a.y) * run.d.y;
+    const { length } = wallInsets(network, half.wall.id);
+    for (const opening of here) {
+      const span = openingSpan(network, opening);
+      const from = before + (half.forward ? span.from : length - span.to);
+      result.push({ opening, from, to: from + opening.width });
+    }
+  }
+  return result.sort((a, b) => a.from - b.from);
+}
+
+/** The face with this key on the floor, or null when there is none any more. */
+export const faceByKey = (derived: DerivedFloor, key: string): WallFace | null =>
+  derived.rooms.flatMap((room) => room.faces).find((face) => face.key === key) ?? null;
+
+/** Floor area of all rooms of all floors, mm², and whether some of it is rough. */
+export function jobTotals(plan: Plan): { rooms: number; area: number; rough: boolean } {
+  const floors = Object.keys(plan.floors).map((floor) => deriveFloor(plan, floor));
+  return {
+    rooms: floors.reduce((sum, floor) => sum + floor.rooms.length, 0),
+    area: floors.reduce((sum, floor) => sum + floor.area, 0),
+    rough: floors.some((floor) => floor.rough),
+  };
+}

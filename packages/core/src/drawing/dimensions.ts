@@ -1,0 +1,72 @@
+import type { WallFace } from '../derived';
+import { middle, moved, rightOf } from '../geometry';
+import { formatLength, roughly } from '../units';
+import type { DrawingStyle } from './draw-floor';
+import type { Mark, Role } from './marks';
+
+const ROLE: Record<WallFace['provenance'], Role> = {
+  rough: 'dimension.rough',
+  taped: 'dimension.taped',
+  'worked out': 'dimension.workedOut',
+};
+
+/** Distance of a dimension line from its face, and of its figure from the line, in lettering heights. */
+const OFF = 1.1;
+/** Width of a figure of lettering, as a share of its height: for leaving out what has no room. */
+const FIGURE_WIDTH = 0.6;
+
+const remembered = new WeakMap<WallFace, { lettering: number; units: string; marks: Mark[] }>();
+
+/** The length of a face along its inside: a dashed line for a rough one, a solid one with tape-end ticks for a taped one. */
+export function drawDimension(face: WallFace, style: DrawingStyle): Mark[] {
+  const last = remembered.get(face);
+  if (last && last.lettering === style.lettering && last.units === style.units) return last.marks;
+  const marks = draw(face, style);
+  remembered.set(face, { ...style, marks });
+  return marks;
+}
+
+function draw(face: WallFace, { lettering, units }: DrawingStyle): Mark[] {
+  const rough = face.provenance === 'rough';
+  const text = roughly(rough, formatLength(face.length, units, rough ? 'coarse' : 'fine'));
+  const width = text.length * lettering * FIGURE_WIDTH;
+  if (width > face.length) return [];
+  const inward = rightOf(face.d);
+  const off = lettering * OFF;
+  const a = moved(face.a, inward, off);
+  const b = moved(face.b, inward, off);
+  const role = ROLE[face.provenance];
+  const half = Math.min(width / 2 + lettering * 0.4, face.length / 2);
+  const centre = middle(a, b);
+  const marks: Mark[] = [
+    {
+      kind: 'path',
+      role,
+      key: `dimension ${face.key}`,
+      rings: [
+        [a, moved(centre, face.d, -half)],
+        [moved(centre, face.d, half), b],
+      ],
+      closed: false,
+    },
+    { kind: 'text', role, key: `length ${face.key}`, at: centre, text, turn: readable(face.d), size: 1 },
+  ];
+  if (face.provenance === 'taped') {
+    const tick = lettering * 0.5;
+    marks.push({
+      kind: 'path',
+      role: 'dimension.tick',
+      key: `ticks ${face.key}`,
+      rings: [a, b].map((p) => [moved(p, inward, -tick), moved(p, inward, tick)]),
+      closed: false,
+    });
+  }
+  return marks;
+}
+
+/** The turn of lettering along d, kept readable from the foot or the right of the sheet, degrees. */
+function readable(d: { x: number; y: number }): number {
+  const turn = (Math.atan2(d.y, d.x) * 180) / Math.PI;
+  if (turn > 90 - 1e-6) return turn - 180;
+  return turn <= -90 - 1e-6 ? turn + 180 : turn;
+}

@@ -1,0 +1,2 @@
+export * from './draw-floor';
+export * from './marks';

@@ -1,0 +1,50 @@
+import type { Point, Ring } from '../geometry';
+
+/** What a mark stands for; a painter chooses line, colour and lettering by it. */
+export type Role =
+  | 'floor'
+  | 'wall.cut'
+  | 'opening.gap'
+  | 'door.leaf'
+  | 'door.swing'
+  | 'window.frame'
+  | 'window.glass'
+  | 'dimension.rough'
+  | 'dimension.taped'
+  | 'dimension.workedOut'
+  | 'dimension.tick'
+  | 'room.name'
+  | 'room.area';
+
+interface MarkOf<Kind extends string> {
+  readonly kind: Kind;
+  readonly role: Role;
+  /** Stable among drawings of the same plan: says what the mark belongs to. */
+  readonly key: string;
+}
+
+/** Closed outlines (holes by the even-odd rule) or open lines. */
+export interface PathMark extends MarkOf<'path'> {
+  readonly rings: readonly Ring[];
+  readonly closed: boolean;
+}
+
+export interface ArcMark extends MarkOf<'arc'> {
+  readonly centre: Point;
+  readonly radius: number;
+  /** The arc runs the short way from one to the other. */
+  readonly from: Point;
+  readonly to: Point;
+}
+
+export interface TextMark extends MarkOf<'text'> {
+  readonly at: Point;
+  readonly text: string;
+  /** Degrees, clockwise. */
+  readonly turn: number;
+  /** Lettering height as a multiple of the sheet's body height. */
+  readonly size: number;
+}
+
+/** A renderer-neutral drawing: marks in mm of the real house, in painting order. */
+export type Mark = PathMark | ArcMark | TextMark;

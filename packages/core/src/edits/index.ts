@@ -1,0 +1,3 @@
+export * from './apply';
+export * from './intent';
+export * from './repair';

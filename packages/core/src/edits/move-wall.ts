@@ -1,0 +1,75 @@
+import { type Point, cross, dot, lineMeeting, moved, rightOf } from '../geometry';
+import { type Draft, Refusal } from '../plan/draft';
+import type { Id } from '../plan/plan';
+import { type HalfWall, STRAIGHT, type Star } from '../walls';
+import { networkOfFloor } from '../rooms';
+import type { Intent } from './intent';
+import { requireFace } from './require';
+import { settle } from './settle';
+
+/**
+ * A face's walls move straight into the room (or out of it, negative). The walls at its ends stretch along their
+ * own lines. Where the line of the moving wall goes on beyond its end, that part stays and a piece of wall joins
+ * the two. Refuses when a room would be lost, walls would cross, or a taped length would change.
+ */
+export function moveWall(draft: Draft, { floor, face: key, by }: Extract<Intent, { kind: 'moveWall' }>): void {
+  if (!Number.isFinite(by)) throw new Refusal('That wall can not go there.');
+  const face = requireFace(draft, floor, key);
+  const network = networkOfFloor(draft.before, floor);
+  const moving = new Set(face.halves.map((half) => half.wall.id));
+  const shift = { x: rightOf(face.d).x * by, y: rightOf(face.d).y * by };
+  const changed = new Set<Id>(moving);
+  const inner = face.halves.slice(1).map((half) => half.from);
+  for (const id of inner) shiftCorner(draft, network.stars.get(id)!, moving, shift, face.d, changed);
+  shiftCorner(draft, network.stars.get(face.from)!, moving, shift, face.d, changed);
+  if (face.to !== face.from) shiftCorner(draft, network.stars.get(face.to)!, moving, shift, face.d, changed);
+  settle(draft, floor, { changed, keepRooms: true });
+}
+
+/** Moves one corner of the moving run: along the wall it can slide on, splitting the corner where other walls must stay. */
+function shiftCorner(draft: Draft, star: Star, moving: ReadonlySet<Id>, shift: Point, d: Point, changed: Set<Id>): void {
+  const { corner } = star;
+  const others = star.around.filter((half) => !moving.has(half.wall.id));
+  const rail = others
+    .filter((half) => Math.abs(cross(half.d, d)) > 0.2)
+    .sort((a, b) => Math.abs(cross(b.d, d)) - Math.abs(cross(a.d, d)))[0];
+  const target = moved(corner, shift, 1);
+  const to = (rail && lineMeeting(corner, moved(corner, rail.d, 1), target, moved(target, d, 1))) ?? target;
+  const staying = others.filter((half) => half !== rail && !(rail && inLine(half, rail)));
+  if (staying.length === 0) {
+    draft.moveCorner(corner.id, to);
+    for (const half of others) changed.add(half.wall.id);
+    return;
+  }
+  // the corner stays with the walls that stay; a new one goes with the moving wall, joined to it by a piece of wall
+  const fresh = draft.addCorner(corner.floor, to.x, to.y);
+  for (const id of moving) {
+    const wall = draft.walls[id]!;
+    if (wall.start === corner.id || wall.end === corner.id) {
+      draft.walls[id] = {
+        ...wall,
+        start: wall.start === corner.id ? fresh.id : wall.start,
+        end: wall.end === corner.id ? fresh.id : wall.end,
+      };
+    }
+  }
+  for (const reading of Object.values(draft.readings)) {
+    const chainMoves = [reading.from, reading.to].every((id) => endsOf(draft, moving).has(id) || id === corner.id);
+    if (!chainMoves) continue;
+    draft.readings[reading.id] = {
+      ...reading,
+      from: reading.from === corner.id ? fresh.id : reading.from,
+      to: reading.to === corner.id ? fresh.id : reading.to,
+    };
+  }
+  const model = (rail ?? staying[0]!).wall;
+  const link = draft.addWall({ ...model, start: corner.id, end: fresh.id });
+  changed.add(link.id);
+  for (const half of staying) changed.add(half.wall.id);
+}
+
+function endsOf(draft: Draft, walls: ReadonlySet<Id>): Set<Id> {
+  return new Set([...walls].flatMap((id) => [draft.walls[id]!.start, draft.walls[id]!.end]));
+}
+
+const inLine = (a: HalfWall, b: HalfWall): boolean => Math.abs(cross(a.d, b.d)) < STRAIGHT && dot(a.d, b.d) < 0;

@@ -1,0 +1,104 @@
+import { type WallFace } from '../derived';
+import { type Draft, Refusal } from '../plan/draft';
+import type { Id, Opening } from '../plan/plan';
+import { USUAL_OPENING } from '../openings';
+import { networkOfFloor } from '../rooms';
+import { wallInsets } from '../walls';
+import type { Intent, OpeningSize, PlaceOnFace } from './intent';
+import { requireFace, requirePositive } from './require';
+import { settle } from './settle';
+
+type Placed = Pick<Opening, 'wall' | 'side' | 'anchor' | 'offset'>;
+
+export function addOpening(draft: Draft, intent: Extract<Intent, { kind: 'addOpening' }>): Id {
+  const usual = USUAL_OPENING[draft.job.units][intent.opening];
+  const size = { ...usual, ...sizeOf(intent) };
+  const face = requireFace(draft, intent.floor, intent.face);
+  const placed = placedOn(draft, face, intent, size.width);
+  const id = draft.newId();
+  // a door opens into the room it was placed from, hinged at its left jamb
+  const hinge = placed.side === 'right' ? 'start' : 'end';
+  draft.openings[id] = { id, kind: intent.opening, ...placed, ...size, hinge, swing: placed.side };
+  settle(draft, intent.floor, {});
+  return id;
+}
+
+export function changeOpening(draft: Draft, intent: Extract<Intent, { kind: 'changeOpening' }>): void {
+  const opening = requireOpening(draft, intent.opening);
+  const changed = { ...opening, ...sizeOf(intent) };
+  if (!intent.place) draft.openings[opening.id] = changed;
+  else {
+    const face = requireFace(draft, intent.floor, intent.place.face);
+    const placed = placedOn(draft, face, intent.place, changed.width);
+    const turned = placed.wall !== opening.wall && !runsAlike(draft, placed.wall, opening.wall);
+    draft.openings[opening.id] = {
+      ...changed,
+      ...placed,
+      ...(turned && { hinge: changed.hinge === 'start' ? 'end' : 'start', swing: changed.swing === 'left' ? 'right' : 'left' }),
+    };
+  }
+  settle(draft, intent.floor, {});
+}
+
+export function flipOpening(draft: Draft, { opening: id, what }: Extract<Intent, { kind: 'flipOpening' }>): void {
+  const opening = requireOpening(draft, id);
+  draft.openings[id] =
+    what === 'hinge'
+      ? { ...opening, hinge: opening.hinge === 'start' ? 'end' : 'start' }
+      : { ...opening, swing: opening.swing === 'left' ? 'right' : 'left' };
+}
+
+export function removeOpening(draft: Draft, { opening }: Extract<Intent, { kind: 'removeOpening' }>): void {
+  requireOpening(draft, opening);
+  delete draft.openings[opening];
+}
+
+function requireOpening(draft: Draft, id: Id): Opening {
+  const opening = draft.openings[id];
+  if (!opening) throw new Refusal('That opening is no longer there.');
+  return opening;
+}
+
+function sizeOf({ width, height, sill }: OpeningSize): OpeningSize {
+  if (width !== undefined) requirePositive(width, 'A width');
+  if (height !== undefined) requirePositive(height, 'A height');
+  if (sill !== undefined && !(sill >= 0)) throw new Refusal("A sill can't be under the floor.");
+  return {
+    ...(width !== undefined && { width }),
+    ...(height !== undefined && { height }),
+    ...(sill !== undefined && { sill }),
+  };
+}
+
+const runsAlike = (draft: Draft, one: Id, two: Id): boolean => {
+  const heading = (id: Id) => {
+    const wall = draft.walls[id]!;
+    const a = draft.corners[wall.start]!;
+    const b = draft.corners[wall.end]!;
+    return { x: b.x - a.x, y: b.y - a.y };
+  };
+  const a = heading(one);
+  const b = heading(two);
+  return a.x * b.x + a.y * b.y > 0;
+};
+
+/** The wall of the face that carries an opening at this place, and the place in the wall's own terms. */
+function placedOn(draft: Draft, face: WallFace, place: PlaceOnFace, width: number): Placed {
+  const network = networkOfFloor(draft.before, face.halves[0]!.wall.floor);
+  const from = place.end === 'left' ? place.offset : face.length - place.offset - width;
+  const centre = from + width / 2;
+  for (const [i, half] of face.halves.entries()) {
+    const corner = network.corners.get(half.from)!;
+    const before = (corner.x - face.a.x) * face.d.x + (corner.y - face.a.y) * face.d.y;
+    const insets = wallInsets(network, half.wall.id);
+    if (centre > before + insets.length && i + 1 < face.halves.length) continue;
+    const side = half.forward ? 'right' : 'left';
+    const ends = half.forward ? (['start', 'end'] as const) : (['end', 'start'] as const);
+    const anchor = place.end === 'left' ? ends[0] : ends[1];
+    const along = from - before;
+    const offset =
+      (place.end === 'left' ? along : insets.length - along - width) - insets[side][anchor];
+    return { wall: half.wall.id, side, anchor, offset };
+  }
+  throw new Refusal('That wall is no longer there.');
+}

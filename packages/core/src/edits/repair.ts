@@ -1,0 +1,38 @@
+import { Draft, Refusal } from '../plan/draft';
+import { networkOfFloor, reconcileKinds, reconcileRooms } from '../rooms';
+import type { Plan } from '../plan/plan';
+import { misfit } from '../openings';
+import { planarise } from '../walls';
+
+/**
+ * Makes a plan whose walls came from two places sound again: the graph planar, rooms on their outlines, openings
+ * that no longer fit left out (and named in the notes). Null when it can't be done.
+ */
+export function repairPlan(plan: Plan, before: Plan, seed: string): { plan: Plan; notes: readonly string[] } | null {
+  const draft = new Draft(before, seed);
+  draft.job = plan.job;
+  draft.floors = plan.floors;
+  for (const name of ['corners', 'walls', 'openings', 'rooms', 'readings'] as const) {
+    const target = draft[name] as Record<string, unknown>;
+    for (const id of Object.keys(target)) if (!(id in plan[name])) delete target[id];
+    Object.assign(target, plan[name]);
+  }
+  try {
+    for (const opening of Object.values(draft.openings)) if (!draft.walls[opening.wall]) delete draft.openings[opening.id];
+    for (const floor of Object.keys(draft.floors)) {
+      planarise(draft, floor, Object.values(draft.walls).filter((wall) => wall.floor === floor).map((wall) => wall.id));
+      reconcileKinds(draft, floor);
+      reconcileRooms(draft, floor);
+      const network = networkOfFloor(draft, floor);
+      for (const opening of Object.values(draft.openings)) {
+        if (draft.walls[opening.wall]!.floor !== floor || !misfit(network, opening, Object.values(draft.openings), Infinity)) continue;
+        delete draft.openings[opening.id];
+        draft.notes.push(`A ${opening.kind} no longer fitted its wall and was left out.`);
+      }
+    }
+  } catch (error) {
+    if (error instanceof Refusal) return null;
+    throw error;
+  }
+  return { plan: draft.plan(), notes: draft.notes };
+}

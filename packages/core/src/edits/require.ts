@@ -1,0 +1,23 @@
+import { deriveFloor, faceByKey, type WallFace } from '../derived';
+import { type Draft, Refusal } from '../plan/draft';
+import type { Id } from '../plan/plan';
+import { LONGEST_NAME } from '../plan/schema';
+
+/** Refuses a size in mm that nothing in a house has. */
+export function requirePositive(mm: number, what: string): void {
+  if (!(mm > 0) || mm > 1e6) throw new Refusal(`${what} must be more than 0 and less than a kilometre.`);
+}
+
+/** The name without the blanks round it; refuses one that is too long. */
+export function requireName(name: string): string {
+  const trimmed = name.trim();
+  if (trimmed.length > LONGEST_NAME) throw new Refusal(`A name can have ${LONGEST_NAME} characters at most; this one has ${trimmed.length}.`);
+  return trimmed;
+}
+
+/** The face with this key as it was before the edit; refuses when it is gone. */
+export function requireFace(draft: Draft, floor: Id, key: string): WallFace {
+  const face = faceByKey(deriveFloor(draft.before, floor), key);
+  if (!face) throw new Refusal('That wall is no longer there.');
+  return face;
+}

@@ -1,0 +1,23 @@
+import { type Draft, Refusal } from '../plan/draft';
+import { networkOfFloor } from '../rooms';
+import { isStraightChain } from '../walls';
+import type { Intent } from './intent';
+import { requirePositive } from './require';
+import { settle } from './settle';
+
+/** A length read on site goes into the plan, and the floor is fitted to it. */
+export function tapeLength(draft: Draft, intent: Extract<Intent, { kind: 'tapeLength' }>): void {
+  requirePositive(intent.value, 'A length');
+  const { floor, from, to, value, text, unit, time } = intent;
+  if (!isStraightChain(networkOfFloor(draft, floor), from, to)) throw new Refusal('That wall is no longer there.');
+  for (const reading of Object.values(draft.readings)) {
+    if (reading.from === from && reading.to === to) delete draft.readings[reading.id];
+  }
+  const id = draft.newId();
+  draft.readings[id] = { id, floor, kind: 'length', face: 'inside', from, to, value, text, unit, instrument: 'tape', time };
+  settle(draft, floor, { adjust: { stay: [intent.moves === 'to' ? from : to] }, keepRooms: true });
+}
+
+export function loosenReading(draft: Draft, { reading }: Extract<Intent, { kind: 'loosenReading' }>): void {
+  delete draft.readings[reading];
+}

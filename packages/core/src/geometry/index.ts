@@ -1,0 +1,4 @@
+export * from './point';
+export * from './polygon';
+export * from './segment';
+export * from './clip';

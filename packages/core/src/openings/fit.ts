@@ -1,0 +1,76 @@
+import { Refusal } from '../plan/draft';
+import type { Opening, OpeningKind } from '../plan/plan';
+import { type Network, wallInsets } from '../walls';
+
+/** Where an opening stands on the line of its wall, mm from the wall's start corner. */
+export interface Span {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** The stretch of a wall that is clear of what meets it at either end, on both faces, mm along its line. */
+export function clearSpan(network: Network, wall: string): Span {
+  const { left, right, length } = wallInsets(network, wall);
+  return { from: Math.max(left.start, right.start, 0), to: length - Math.max(left.end, right.end, 0) };
+}
+
+/** Where the opening stands, from the inside corner it is taped from. */
+export function openingSpan(network: Network, opening: Opening): Span {
+  const insets = wallInsets(network, opening.wall);
+  const inset = insets[opening.side];
+  const from =
+    opening.anchor === 'start'
+      ? inset.start + opening.offset
+      : insets.length - inset.end - opening.offset - opening.width;
+  return { from, to: from + opening.width };
+}
+
+/** Rounding of typed fractions may overhang by this much, mm. */
+const SLACK = 0.05;
+
+/** What is wrong with an opening where it stands, in a plain sentence; null when it fits. */
+export function misfit(network: Network, opening: Opening, others: readonly Opening[], ceiling: number): string | null {
+  const name = opening.kind;
+  const span = openingSpan(network, opening);
+  const clear = clearSpan(network, opening.wall);
+  if (!(opening.width > 0) || !(opening.height > 0) || opening.sill < 0) return `A ${name} needs a width and a height.`;
+  if (span.to - span.from > clear.to - clear.from + SLACK) return `The ${name} is wider than its wall.`;
+  if (span.from < clear.from - SLACK || span.to > clear.to + SLACK) return `The ${name} would hang over the end of its wall.`;
+  for (const other of others) {
+    if (other.id === opening.id || other.wall !== opening.wall) continue;
+    const o = openingSpan(network, other);
+    if (span.from < o.to - SLACK && o.from < span.to - SLACK) {
+      return other.kind === name ? `The ${name} would overlap the other ${name}.` : `The ${name} would overlap the ${other.kind}.`;
+    }
+  }
+  if (opening.sill + opening.height > ceiling + SLACK) return `The ${name} would be higher than the ceiling.`;
+  return null;
+}
+
+/** Refuses when any of the openings does not fit its wall. */
+export function requireFit(network: Network, openings: readonly Opening[], ceiling: number): void {
+  for (const opening of openings) {
+    const reason = misfit(network, opening, openings, ceiling);
+    if (reason) throw new Refusal(reason);
+  }
+}
+
+/** The widest gaps first: stretches of a wall with nothing in them, mm along its line. */
+export function gapsOn(network: Network, wall: string, openings: readonly Opening[]): Span[] {
+  const clear = clearSpan(network, wall);
+  const spans = openings.map((o) => openingSpan(network, o)).sort((a, b) => a.from - b.from);
+  const gaps: Span[] = [];
+  let at = clear.from;
+  for (const span of spans) {
+    gaps.push({ from: at, to: span.from });
+    at = Math.max(at, span.to);
+  }
+  gaps.push({ from: at, to: clear.to });
+  return gaps.filter((gap) => gap.to > gap.from).sort((a, b) => b.to - b.from - (a.to - a.from));
+}
+
+/** Sizes a new opening starts with, mm: an 830 × 2040 leaf, a 1200 window with its head level with the door; imperial 30 × 80 in (common practice, no source). */
+export const USUAL_OPENING: Record<'metric' | 'imperial', Record<OpeningKind, Pick<Opening, 'width' | 'height' | 'sill'>>> = {
+  metric: { door: { width: 830, height: 2040, sill: 0 }, window: { width: 1200, height: 1140, sill: 900 } },
+  imperial: { door: { width: 762, height: 2032, sill: 0 }, window: { width: 914.4, height: 1117.6, sill: 914.4 } },
+};

@@ -1,0 +1,22 @@
+import { type JobDetails, type Plan, SCHEMA_VERSION, type Units } from './plan';
+
+/** What a new job starts with: common masonry or stud-and-cladding sizes (common practice, no source), mm. */
+export const USUAL: Record<Units, JobDetails['usual']> = {
+  metric: { externalThickness: 250, internalThickness: 100, ceilingHeight: 2400 },
+  imperial: { externalThickness: 152.4, internalThickness: 114.3, ceilingHeight: 2438.4 },
+};
+
+/** An empty plan with one floor, `ground`. */
+export function newPlan(job: Partial<JobDetails> & { name: string }): Plan {
+  const units = job.units ?? 'metric';
+  return {
+    schema: SCHEMA_VERSION,
+    job: { address: '', units, usual: USUAL[units], north: 0, ...job },
+    floors: { ground: { id: 'ground', name: 'Ground floor', level: 0 } },
+    corners: {},
+    walls: {},
+    openings: {},
+    rooms: {},
+    readings: {},
+  };
+}

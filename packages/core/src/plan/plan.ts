@@ -1,0 +1,123 @@
+/**
+ * The plan: the document of a job. Plain data, normalised, in millimetres; whatever can be worked out
+ * from it (rooms' outlines, areas, drawings) is not in it.
+ */
+export const SCHEMA_VERSION = 1;
+
+export type Id = string;
+export type Units = 'metric' | 'imperial';
+
+export interface JobDetails {
+  readonly name: string;
+  readonly address: string;
+  readonly units: Units;
+  /** What walls and ceilings usually measure in this house, mm. */
+  readonly usual: { readonly externalThickness: number; readonly internalThickness: number; readonly ceilingHeight: number };
+  /** Direction of north on the sheet, degrees clockwise from straight up. */
+  readonly north: number;
+}
+
+export interface Floor {
+  readonly id: Id;
+  readonly name: string;
+  /** 0 is the ground floor. */
+  readonly level: number;
+}
+
+export interface Corner {
+  readonly id: Id;
+  readonly floor: Id;
+  readonly x: number;
+  readonly y: number;
+}
+
+export type WallSide = 'left' | 'right';
+export type WallKind = 'external' | 'internal';
+
+/**
+ * A straight wall between two corners. Its body reaches `left` and `right` mm from the line between the
+ * corners, left and right being those of someone walking from start to end. A first room's walls have their
+ * line on the inner face (right = 0), so that the room is exactly as it was drawn.
+ */
+export interface Wall {
+  readonly id: Id;
+  readonly floor: Id;
+  readonly start: Id;
+  readonly end: Id;
+  readonly left: number;
+  readonly right: number;
+  readonly kind: WallKind;
+  /** The thickness was typed for this wall; until then it follows the job's usual one for its kind. */
+  readonly typed: boolean;
+}
+
+export type OpeningKind = 'door' | 'window';
+
+export interface Opening {
+  readonly id: Id;
+  readonly wall: Id;
+  readonly kind: OpeningKind;
+  /** The end of the wall, and the side, whose corner the distance is taped from. */
+  readonly anchor: 'start' | 'end';
+  readonly side: WallSide;
+  /** From that inside corner to the nearer jamb, mm. */
+  readonly offset: number;
+  readonly width: number;
+  readonly height: number;
+  /** Height of the sill over the floor, mm; 0 for a door. */
+  readonly sill: number;
+  /** Doors: the jamb that carries the hinges, and the side the leaf opens to. */
+  readonly hinge: 'start' | 'end';
+  readonly swing: WallSide;
+}
+
+export interface Room {
+  readonly id: Id;
+  readonly floor: Id;
+  /** Empty until it has been named. */
+  readonly name: string;
+  /** Null: the job's usual ceiling height. */
+  readonly ceilingHeight: number | null;
+  /** A point of the floor inside the room: it tells which outline is this room's. */
+  readonly at: { readonly x: number; readonly y: number };
+}
+
+/**
+ * A length read on site: the inside face from one corner to another, with the room at the right hand, so
+ * that someone in the room sees `from` at the left end of the wall.
+ */
+export interface Reading {
+  readonly id: Id;
+  readonly floor: Id;
+  readonly kind: 'length';
+  readonly face: 'inside';
+  readonly from: Id;
+  readonly to: Id;
+  /** mm */
+  readonly value: number;
+  readonly text: string;
+  readonly unit: 'm' | 'cm' | 'mm' | 'ft' | 'in';
+  readonly instrument: 'tape';
+  /** When it was read, ISO 8601. */
+  readonly time: string;
+}
+
+export type Collection<T> = Readonly<Record<Id, T>>;
+
+export interface Plan {
+  readonly schema: typeof SCHEMA_VERSION;
+  readonly job: JobDetails;
+  readonly floors: Collection<Floor>;
+  readonly corners: Collection<Corner>;
+  readonly walls: Collection<Wall>;
+  readonly openings: Collection<Opening>;
+  readonly rooms: Collection<Room>;
+  readonly readings: Collection<Reading>;
+}
+
+/** The parts of a plan that hold entities by id. */
+export const COLLECTIONS = ['floors', 'corners', 'walls', 'openings', 'rooms', 'readings'] as const;
+export type CollectionName = (typeof COLLECTIONS)[number];
+
+export const thicknessOf = (wall: Wall): number => wall.left + wall.right;
+export const ceilingHeightOf = (plan: Plan, room: Room): number => room.ceilingHeight ?? plan.job.usual.ceilingHeight;

@@ -1,0 +1,112 @@
+import { z } from 'zod';
+import { problemsOf } from './check';
+import { type Plan, SCHEMA_VERSION } from './plan';
+
+/** Longest name or address that is kept; more than this is a paste gone wrong. */
+export const LONGEST_NAME = 120;
+
+const id = z.string().min(1).max(64).regex(/^[\w.:-]+$/, 'An id has letters, digits and dashes only.');
+/** Anything a house can measure: up to a kilometre, mm. */
+const millimetres = z.number().min(0).max(1e6);
+const coordinate = z.number().min(-1e7).max(1e7);
+const name = (what: string) =>
+  z.string().max(LONGEST_NAME, `${what} can have ${LONGEST_NAME} characters at most.`);
+const collection = <T extends z.ZodType>(entity: T) => z.record(id, entity);
+
+export const jobDetailsSchema = z.object({
+  name: name('A name').trim().min(1, 'Give the job a name.'),
+  address: name('An address'),
+  units: z.enum(['metric', 'imperial']),
+  usual: z.object({
+    externalThickness: millimetres.positive(),
+    internalThickness: millimetres.positive(),
+    ceilingHeight: millimetres.positive(),
+  }),
+  north: z.number().min(-360).max(360),
+});
+
+export const planSchema = z
+  .object({
+    schema: z.literal(SCHEMA_VERSION),
+    job: jobDetailsSchema,
+    floors: collection(z.object({ id, name: name('A floor name'), level: z.int() })),
+    corners: collection(z.object({ id, floor: id, x: coordinate, y: coordinate })),
+    walls: collection(
+      z.object({
+        id,
+        floor: id,
+        start: id,
+        end: id,
+        left: millimetres,
+        right: millimetres,
+        kind: z.enum(['external', 'internal']),
+        typed: z.boolean(),
+      }),
+    ),
+    openings: collection(
+      z.object({
+        id,
+        wall: id,
+        kind: z.enum(['door', 'window']),
+        anchor: z.enum(['start', 'end']),
+        side: z.enum(['left', 'right']),
+        offset: coordinate,
+        width: millimetres.positive(),
+        height: millimetres.positive(),
+        sill: millimetres,
+        hinge: z.enum(['start', 'end']),
+        swing: z.enum(['left', 'right']),
+      }),
+    ),
+    rooms: collection(
+      z.object({
+        id,
+        floor: id,
+        name: name('A room name'),
+        ceilingHeight: millimetres.positive().nullable(),
+        at: z.object({ x: coordinate, y: coordinate }),
+      }),
+    ),
+    readings: collection(
+      z.object({
+        id,
+        floor: id,
+        kind: z.literal('length'),
+        face: z.literal('inside'),
+        from: id,
+        to: id,
+        value: millimetres.positive(),
+        text: z.string().max(64),
+        unit: z.enum(['m', 'cm', 'mm', 'ft', 'in']),
+        instrument: z.literal('tape'),
+        time: z.string().max(40),
+      }),
+    ),
+  })
+  .superRefine((plan, context) => {
+    for (const [name, entities] of Object.entries(plan)) {
+      if (name === 'job' || name === 'schema') continue;
+      for (const [key, entity] of Object.entries(entities as Record<string, { id: string }>)) {
+        if (entity.id !== key) context.addIssue({ code: 'custom', path: [name, key], message: 'An entity is filed under another id than its own.' });
+      }
+    }
+    for (const message of problemsOf(plan as Plan)) context.addIssue({ code: 'custom', path: ['walls'], message });
+  });
+
+export type PlanRead = { ok: true; plan: Plan } | { ok: false; reason: string };
+
+/**
+ * Reads a plan from outside: a stored document, a request. Documents of older versions are brought up to date
+ * step by step; one of a newer version, or one that is not a sound plan, is refused with where and why.
+ */
+export function readPlan(input: unknown): PlanRead {
+  const version = typeof input === 'object' && input !== null && 'schema' in input ? input.schema : undefined;
+  if (typeof version === 'number' && version > SCHEMA_VERSION) {
+    return { ok: false, reason: `This plan was made by a newer Velvet Tape (version ${version} of the document; this one reads up to ${SCHEMA_VERSION}). Update the application to open it.` };
+  }
+  const result = planSchema.safeParse(input);
+  if (result.success) return { ok: true, plan: result.data as Plan };
+  const issue = result.error.issues[0]!;
+  const where = issue.path.join(' › ');
+  return { ok: false, reason: `This is not a sound plan${where ? ` (${where})` : ''}: ${issue.message}` };
+}

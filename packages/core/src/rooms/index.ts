@@ -1,0 +1,4 @@
+export * from './label-point';
+export * from './measures';
+export * from './reconcile';
+export * from './room-outline';

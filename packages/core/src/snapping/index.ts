@@ -1,0 +1,2 @@
+export * from './hit';
+export * from './snap';

@@ -1,0 +1,2 @@
+export * from './adjust';
+export * from './provenance';

@@ -1,0 +1,58 @@
+import type { Units } from '../plan/plan';
+
+export const MM_PER_INCH = 25.4;
+export const MM_PER_FOOT = 304.8;
+/** The international foot of 1959 squared, and cubed. */
+const SQUARE_FOOT = MM_PER_FOOT ** 2;
+const CUBIC_FOOT = MM_PER_FOOT ** 3;
+
+/** How finely a length is shown: as a taped one (1 mm, 1/16 in) or as a sketched one (1 cm, 1 in). */
+export type Fineness = 'fine' | 'coarse';
+
+/** A length as people of the trade write it: `3.42 m`, `3.425 m`, `11′ 3 1/2″`. mm in. Rounding carries: never 11′ 12″. */
+export function formatLength(mm: number, units: Units, fineness: Fineness = 'fine'): string {
+  return units === 'metric' ? `${metres(mm, fineness)} m` : feetAndInches(mm, fineness === 'fine' ? 16 : 1);
+}
+
+function metres(mm: number, fineness: Fineness): string {
+  const whole = fineness === 'fine' ? Math.round(mm) : Math.round(mm / 10) * 10;
+  return (whole / 1000).toFixed(whole % 10 === 0 ? 2 : 3);
+}
+
+/** Feet, inches and a reduced fraction, rounded to 1/`parts` inch first and only then split, so that it carries. */
+export function feetAndInches(mm: number, parts: number): string {
+  const sign = mm < 0 ? '−' : '';
+  const units = Math.round((Math.abs(mm) / MM_PER_INCH) * parts);
+  const feet = Math.floor(units / (12 * parts));
+  const inches = Math.floor((units - feet * 12 * parts) / parts);
+  const rest = units - feet * 12 * parts - inches * parts;
+  const fraction = rest === 0 ? '' : reduced(rest, parts);
+  const inchText = [inches > 0 || !fraction ? `${inches}` : '', fraction].filter(Boolean).join(' ');
+  if (feet === 0) return `${sign}${inchText}″`;
+  return `${sign}${feet}′ ${inchText}″`;
+}
+
+function reduced(top: number, bottom: number): string {
+  let a = top;
+  let b = bottom;
+  while (a % 2 === 0 && b % 2 === 0) {
+    a /= 2;
+    b /= 2;
+  }
+  return `${a}/${b}`;
+}
+
+/** A small size such as a wall thickness: `250 mm`, `4 1/2″`. */
+export const formatSize = (mm: number, units: Units): string =>
+  units === 'metric' ? `${Math.round(mm)} mm` : feetAndInches(mm, 16);
+
+/** `12.84 m²`, `138.2 ft²`; mm² in. */
+export const formatArea = (mm2: number, units: Units): string =>
+  units === 'metric' ? `${(mm2 / 1e6).toFixed(2)} m²` : `${(mm2 / SQUARE_FOOT).toFixed(1)} ft²`;
+
+/** `30.8 m³`, `1 088 ft³`; mm³ in. */
+export const formatVolume = (mm3: number, units: Units): string =>
+  units === 'metric' ? `${(mm3 / 1e9).toFixed(1)} m³` : `${(mm3 / CUBIC_FOOT).toFixed(0)} ft³`;
+
+/** ≈ in front of what is not yet certain. */
+export const roughly = (rough: boolean, text: string): string => (rough ? `≈ ${text}` : text);

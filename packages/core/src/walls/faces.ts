@@ -1,0 +1,100 @@
+import { type Ring, ringContains, signedArea } from '../geometry';
+import type { Id } from '../plan/plan';
+import { type HalfWall, type Network, nextOnOutline } from './network';
+
+/** A closed walk along walls with the enclosed (or enclosing) area at the right hand. */
+export interface Loop {
+  readonly halves: readonly HalfWall[];
+  /** Signed area of the line between corners, mm²; positive: a bounded face, negative: the outside of connected walls. */
+  readonly area: number;
+}
+
+/** A bounded face of the wall graph: its outline and, inside it, the outsides of what stands free within. */
+export interface Face {
+  readonly outline: Loop;
+  readonly holes: readonly Loop[];
+  /** The same for the same corners in the same order, wherever the walk began. */
+  readonly key: string;
+}
+
+/** The line of a loop from corner to corner. */
+export const cornerRing = (network: Network, loop: Loop): Ring =>
+  loop.halves.map((half) => network.corners.get(half.from)!);
+
+/**
+ * All loops of the graph: each side of each wall is walked exactly once. Open-ended walls are walked along
+ * both sides. Linear in the number of walls.
+ */
+export function loopsOf(network: Network): Loop[] {
+  const seen = new Map<Id, number>();
+  const loops: Loop[] = [];
+  for (const wall of network.walls) {
+    for (const forward of [true, false]) {
+      if ((seen.get(wall.id) ?? 0) & (forward ? 1 : 2)) continue;
+      const halves: HalfWall[] = [];
+      let half = network.half(wall.id, forward);
+      for (;;) {
+        const mark = seen.get(half.wall.id) ?? 0;
+        const bit = half.forward ? 1 : 2;
+        if (mark & bit) break;
+        seen.set(half.wall.id, mark | bit);
+        halves.push(half);
+        half = nextOnOutline(network, half).next;
+      }
+      const ring = halves.map((h) => network.corners.get(h.from)!);
+      loops.push({ halves, area: signedArea(ring) });
+    }
+  }
+  return loops;
+}
+
+/** The bounded faces of the graph, with what stands free inside them. Loops that enclose less than `least` mm² count as nothing. */
+export function facesOf(network: Network, least = 1): Face[] {
+  const loops = loopsOf(network);
+  const outlines = loops.filter((loop) => loop.area > least);
+  const outsides = loops.filter((loop) => loop.area <= least);
+  const rings = outlines.map((loop) => cornerRing(network, loop));
+  const holes: Loop[][] = outlines.map(() => []);
+  if (outsides.length > 1) {
+    const component = componentsOf(network);
+    const home = outlines.map((loop) => component.get(loop.halves[0]!.from)!);
+    for (const outside of outsides) {
+      const own = component.get(outside.halves[0]!.from)!;
+      const probe = network.corners.get(outside.halves[0]!.from)!;
+      let best = -1;
+      rings.forEach((ring, i) => {
+        if (home[i] === own || !ringContains(ring, probe)) return;
+        if (best < 0 || outlines[i]!.area < outlines[best]!.area) best = i;
+      });
+      if (best >= 0) holes[best]!.push(outside);
+    }
+  }
+  return outlines.map((outline, i) => ({ outline, holes: holes[i]!, key: keyOf(outline) }));
+}
+
+function keyOf(loop: Loop): string {
+  const ids = loop.halves.map((half) => half.from);
+  let first = 0;
+  for (let i = 1; i < ids.length; i += 1) if (ids[i]! < ids[first]!) first = i;
+  return [...ids.slice(first), ...ids.slice(0, first)].join(' ');
+}
+
+/** Which connected part of the graph each corner belongs to. */
+export function componentsOf(network: Network): Map<Id, number> {
+  const component = new Map<Id, number>();
+  let count = 0;
+  for (const id of network.corners.keys()) {
+    if (component.has(id)) continue;
+    const queue = [id];
+    component.set(id, count);
+    for (let next = queue.pop(); next !== undefined; next = queue.pop()) {
+      for (const half of network.stars.get(next)!.around) {
+        if (component.has(half.to)) continue;
+        component.set(half.to, count);
+        queue.push(half.to);
+      }
+    }
+    count += 1;
+  }
+  return component;
+}

@@ -1,0 +1,5 @@
+export * from './chain';
+export * from './network';
+export * from './faces';
+export * from './outline';
+export * from './planarise';
