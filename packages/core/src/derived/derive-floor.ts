@@ -1,9 +1,9 @@
 import { type Point } from '../geometry';
 import { type Id, type Opening, type Plan, type Reading, type Room, ceilingHeightOf } from '../plan/plan';
 import { openingSpan } from '../openings';
-import { type FaceRun, type RoomMeasures, type RoomOutline, floorContains, labelPoint, roomMeasures, roomOutline } from '../rooms';
+import { type FaceRun, type RoomMeasures, type RoomOutline, floorContains, floorsOf, labelPoint, roomMeasures } from '../rooms';
 import { type Provenance, provenanceOf } from '../trueup';
-import { type Network, type WallBody, facesOf, networkOf, wallBody, wallInsets } from '../walls';
+import { type Network, type WallBody, networkOf, wallBody, wallInsets } from '../walls';
 
 /** An opening as it stands on a face: mm from the left end of the face, seen from inside the room. */
 export interface OpeningOnFace {
@@ -62,11 +62,11 @@ function work(plan: Plan, floor: Id): DerivedFloor {
   const read = new Map(readings.map((reading) => [`${reading.from}>${reading.to}`, reading]));
   const openings = Object.values(plan.openings).filter((opening) => plan.walls[opening.wall]?.floor === floor);
   const onWall = groupByWall(openings);
-  const outlines = facesOf(network).map((face) => roomOutline(network, face));
+  const floors = floorsOf(network);
   const rooms = Object.values(plan.rooms)
     .filter((room) => room.floor === floor)
     .flatMap((room) => {
-      const outline = outlines.find((o) => floorContains(o.rings, room.at));
+      const outline = floors.find((f) => floorContains(f.outline.rings, room.at))?.outline;
       if (!outline) return [];
       const faces = outline.runs.map(
         (run): WallFace => ({

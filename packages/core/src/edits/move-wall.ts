@@ -62,8 +62,9 @@ function shiftCorner(draft: Draft, star: Star, moving: ReadonlySet<Id>, shift: P
       to: reading.to === corner.id ? fresh.id : reading.to,
     };
   }
-  const model = (rail ?? staying[0]!).wall;
-  const link = draft.addWall({ ...model, start: corner.id, end: fresh.id });
+  // it goes on where its model ends, so its faces run on
+  const model = rail ?? staying[0]!;
+  const link = draft.addWall({ ...model.wall, start: corner.id, end: fresh.id, left: model.right, right: model.left });
   changed.add(link.id);
   for (const half of staying) changed.add(half.wall.id);
 }

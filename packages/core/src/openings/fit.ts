@@ -35,7 +35,7 @@ export function misfit(network: Network, opening: Opening, others: readonly Open
   const clear = clearSpan(network, opening.wall);
   if (!(opening.width > 0) || !(opening.height > 0) || opening.sill < 0) return `A ${name} needs a width and a height.`;
   if (span.to - span.from > clear.to - clear.from + SLACK) return `The ${name} is wider than its wall.`;
-  if (span.from < clear.from - SLACK || span.to > clear.to + SLACK) return `The ${name} would hang over the end of its wall.`;
+  if (!(span.from >= clear.from - SLACK && span.to <= clear.to + SLACK)) return `The ${name} would hang over the end of its wall.`;
   for (const other of others) {
     if (other.id === opening.id || other.wall !== opening.wall) continue;
     const o = openingSpan(network, other);
@@ -49,7 +49,8 @@ export function misfit(network: Network, opening: Opening, others: readonly Open
 
 /** Refuses when any of the openings does not fit its wall. */
 export function requireFit(network: Network, openings: readonly Opening[], ceiling: number): void {
-  for (const opening of openings) {
+  // the newest first: it is the one to be told about
+  for (const opening of [...openings].reverse()) {
     const reason = misfit(network, opening, openings, ceiling);
     if (reason) throw new Refusal(reason);
   }

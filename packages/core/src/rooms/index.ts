@@ -1,3 +1,4 @@
+export * from './floors';
 export * from './label-point';
 export * from './measures';
 export * from './reconcile';

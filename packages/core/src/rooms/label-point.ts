@@ -1,3 +1,4 @@
+/// <reference path="./polylabel.d.ts" />
 import polylabel from 'polylabel';
 import { type Point, type Ring, ringContains } from '../geometry';
 

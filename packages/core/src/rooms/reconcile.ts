@@ -1,17 +1,9 @@
 import { intersection, ringsArea } from '../geometry';
 import { Draft } from '../plan/draft';
 import type { Id, Room, Wall } from '../plan/plan';
-import { type Face, type Network, cornerRing, facesOf, networkOf } from '../walls';
+import { type Network, cornerRing, facesOf, networkOf } from '../walls';
+import { type RoomFloor, floorsOf } from './floors';
 import { floorContains, labelPoint } from './label-point';
-import { type RoomOutline, roomOutline } from './room-outline';
-
-/** A face with less floor than this is solid wall, not a room: 0.05 m², mm². */
-export const LEAST_FLOOR = 50_000;
-
-interface Found {
-  face: Face;
-  outline: RoomOutline;
-}
 
 /**
  * After walls changed: gives every bounded face its room. A room keeps its name and identity as long as its
@@ -19,12 +11,12 @@ interface Found {
  * over become new rooms without a name, rooms left over are dropped (and named in the notes).
  */
 export function reconcileRooms(draft: Draft, floor: Id): void {
-  const found = roomFaces(networkOfFloor(draft, floor));
+  const found = floorsOf(networkOfFloor(draft, floor));
   const rooms = Object.values(draft.rooms).filter((room) => room.floor === floor);
   const old = new Map(roomsBefore(draft, floor).map((f) => [f.room.id, f]));
-  const owner = new Map<Found, Room>();
+  const owner = new Map<RoomFloor, Room>();
   const free = new Set(rooms);
-  const take = (f: Found, room: Room) => {
+  const take = (f: RoomFloor, room: Room) => {
     owner.set(f, room);
     free.delete(room);
   };
@@ -61,20 +53,14 @@ export function reconcileRooms(draft: Draft, floor: Id): void {
   }
 }
 
-const cornerRingOf = (f: Found) => f.outline.rings[0]!;
+const cornerRingOf = (f: RoomFloor) => f.outline.rings[0]!;
 
 export const networkOfFloor = (plan: Pick<Draft, 'corners' | 'walls'>, floor: Id): Network =>
   networkOf(plan.corners, Object.values(plan.walls).filter((wall) => wall.floor === floor));
 
-function roomFaces(network: Network): Found[] {
-  return facesOf(network)
-    .map((face) => ({ face, outline: roomOutline(network, face) }))
-    .filter(({ outline }) => outline.area >= LEAST_FLOOR);
-}
-
 function roomsBefore(draft: Draft, floor: Id) {
   const network = networkOfFloor(draft.before, floor);
-  const faces = roomFaces(network);
+  const faces = floorsOf(network);
   return Object.values(draft.before.rooms)
     .filter((room) => room.floor === floor && room.id in draft.rooms)
     .flatMap((room) => {

@@ -24,10 +24,10 @@ export interface Adjustment {
 
 /**
  * Importance of the kinds of observation, as weights per mm². Far enough apart that each holds before the
- * next counts at all, near enough for double precision: a reading, a corner told to stay, an assumed direction,
- * the sketched shape (relative to its length), the sketched place.
+ * next counts at all, near enough for double precision: a reading, a wall running straight through a corner, an
+ * assumed direction, a corner told to stay, the sketched shape (relative to its length).
  */
-const WEIGHT = { reading: 1, hold: 1e-6, direction: 1e-5, straightOn: 1e-3, shape: 1e-10, place: 1e-13 };
+const WEIGHT = { reading: 1, straightOn: 1e-3, direction: 1e-5, hold: 1e-6, shape: 1e-10 };
 const SKETCHED = 0.2;
 
 /** A wall within this of the sheet's axes was meant to be square: 3° in radians. */
@@ -135,9 +135,8 @@ function observe(system: NormalEquations, floor: FloorToAdjust, now: Collection<
     const k = distance(now[one.from]!, at) / (distance(now[one.from]!, at) + distance(at, now[next.to]!));
     system.onLine(one.from, next.to, one.to, k, across, -off, WEIGHT.straightOn);
   }
-  for (const id of system.ids) {
-    const weight = given.anchors.has(id) ? WEIGHT.hold : WEIGHT.place;
-    system.place(id, { x: given.first[id]!.x - now[id]!.x, y: given.first[id]!.y - now[id]!.y }, weight);
+  for (const id of given.anchors) {
+    system.place(id, { x: given.first[id]!.x - now[id]!.x, y: given.first[id]!.y - now[id]!.y }, WEIGHT.hold);
   }
 }
 

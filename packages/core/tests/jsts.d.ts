@@ -1,0 +1,16 @@
+declare module 'jsts/org/locationtech/jts/geom/GeometryFactory.js' {
+  export default class GeometryFactory {
+    createLineString(coordinates: unknown[]): unknown;
+  }
+}
+declare module 'jsts/org/locationtech/jts/geom/Coordinate.js' {
+  export default class Coordinate {
+    constructor(x: number, y: number);
+  }
+}
+declare module 'jsts/org/locationtech/jts/operation/polygonize/Polygonizer.js' {
+  export default class Polygonizer {
+    add(line: unknown): void;
+    getPolygons(): { iterator(): { hasNext(): boolean; next(): { getArea(): number } } };
+  }
+}

@@ -1,0 +1,146 @@
+import fc from 'fast-check';
+import {
+  type Intent,
+  type Plan,
+  LEAST_FLOOR,
+  applyEdit,
+  componentsOf,
+  changeBetween,
+  deriveFloor,
+  insideLength,
+  intersection,
+  inverse,
+  misfit,
+  newPlan,
+  problemsOf,
+  readPlan,
+  ringsArea,
+  union,
+  withChange,
+} from '../src';
+
+/** A gesture as numbers; what it means depends on the plan it meets. */
+const gesture = fc.record({
+  what: fc.constantFrom('box', 'box', 'box', 'move', 'tape', 'thickness', 'door', 'window', 'remove', 'height'),
+  x: fc.integer({ min: 0, max: 40 }),
+  y: fc.integer({ min: 0, max: 40 }),
+  w: fc.integer({ min: 1, max: 20 }),
+  h: fc.integer({ min: 1, max: 20 }),
+  pick: fc.nat(1000),
+  amount: fc.integer({ min: -1500, max: 1500 }),
+  jitter: fc.integer({ min: -60, max: 60 }),
+});
+type Gesture = typeof gesture extends fc.Arbitrary<infer T> ? T : never;
+
+function intentOf(plan: Plan, g: Gesture): Intent | null {
+  const floor = 'ground';
+  const faces = deriveFloor(plan, floor).rooms.flatMap((room) => room.faces);
+  if (g.what === 'box' || faces.length === 0) {
+    const a = { x: g.x * 250 + (g.pick % 3 === 0 ? g.jitter : 0), y: g.y * 250 };
+    return { kind: 'drawBox', floor, a, b: { x: a.x + g.w * 250, y: a.y + g.h * 250 } };
+  }
+  const face = faces[g.pick % faces.length]!;
+  switch (g.what) {
+    case 'move':
+      return { kind: 'moveWall', floor, face: face.key, by: g.amount };
+    case 'tape': {
+      const value = face.length + g.amount / 3;
+      return { kind: 'tapeLength', floor, from: face.from, to: face.to, value, text: '', unit: 'mm', moves: g.amount > 0 ? 'to' : 'from', time: '' };
+    }
+    case 'thickness':
+      return { kind: 'setThickness', floor, face: face.key, thickness: 80 + Math.abs(g.amount) / 5, scope: g.pick % 4 ? 'wall' : 'all' };
+    case 'remove':
+      return { kind: 'removeWall', floor, face: face.key };
+    case 'height':
+      return { kind: 'setCeilingHeight', room: face.room, height: 2100 + Math.abs(g.amount), scope: 'room' };
+    case 'door':
+    case 'window':
+      return { kind: 'addOpening', floor, opening: g.what, face: face.key, end: g.amount > 0 ? 'left' : 'right', offset: Math.abs(g.amount), width: 600 + g.w * 20 };
+    default:
+      return null;
+  }
+}
+
+function play(gestures: readonly Gesture[], each: (before: Plan, after: Plan) => void): Plan {
+  let plan = newPlan({ name: 'Random house' });
+  gestures.forEach((g, i) => {
+    const intent = intentOf(plan, g);
+    const result = intent && applyEdit(plan, intent, `g${i}`);
+    if (!result?.ok) return;
+    each(plan, result.plan);
+    plan = result.plan;
+  });
+  return plan;
+}
+
+const RUNS = { numRuns: 100 };
+const gestures = fc.array(gesture, { minLength: 1, maxLength: 12 });
+
+test('any sequence of edits leaves a sound planar plan', () => {
+  fc.assert(
+    fc.property(gestures, (sequence) => {
+      play(sequence, (_, after) => {
+        expect(problemsOf(after)).toEqual([]);
+        expect(readPlan(JSON.parse(JSON.stringify(after)))).toMatchObject({ ok: true });
+        const derived = deriveFloor(after, 'ground');
+        expect(derived.rooms).toHaveLength(Object.keys(after.rooms).length);
+        for (const room of derived.rooms) {
+          expect(room.measures.area).toBeGreaterThan(0);
+          expect(Number.isFinite(room.measures.area + room.measures.perimeter + room.measures.volume)).toBe(true);
+        }
+        for (const opening of derived.openings) expect(misfit(derived.network, opening, derived.openings, Infinity)).toBeNull();
+      });
+    }),
+    RUNS,
+  );
+});
+
+test('floors of rooms do not overlap each other or the walls, and with the walls they fill the outer outline', () => {
+  fc.assert(
+    fc.property(gestures, (sequence) => {
+      const derived = deriveFloor(play(sequence, () => undefined), 'ground');
+      const rooms = derived.rooms.flatMap((room) => room.outline.rings);
+      const bodies = union(derived.bodies.map((body) => body.ring));
+      const area = ringsArea(rooms);
+      expect(Math.abs(area - derived.area)).toBeLessThan(100);
+      expect(Math.abs(ringsArea(union(rooms)) - area)).toBeLessThan(2000);
+      expect(ringsArea(intersection(rooms, bodies))).toBeLessThan(2000);
+      // outer rings only: what lies inside the outermost outline, solid or room
+      const outer = union([...derived.bodies.map((body) => body.ring), ...rooms]).filter((ring) => ringsArea([ring]) > 0);
+      const solids = ringsArea(outer) - ringsArea(bodies) - area;
+      expect(solids).toBeGreaterThan(-5000);
+      // what is left over is pockets between walls too small to be a room; walls that only touch may enclose more
+      const joined = new Set(componentsOf(derived.network).values()).size === 1;
+      const closed = [...derived.network.stars.values()].every((star) => star.around.length > 1);
+      if (joined && closed) expect(solids).toBeLessThanOrEqual(LEAST_FLOOR * derived.bodies.length);
+    }),
+    RUNS,
+  );
+});
+
+test('taped lengths hold through whatever else is done', () => {
+  fc.assert(
+    fc.property(gestures, (sequence) => {
+      play(sequence, (_, after) => {
+        const { network } = deriveFloor(after, 'ground');
+        for (const reading of Object.values(after.readings)) {
+          expect(Math.abs(insideLength(network, reading.from, reading.to)! - reading.value)).toBeLessThan(1.01);
+        }
+      });
+    }),
+    RUNS,
+  );
+});
+
+test('every edit can be taken back exactly, and done again', () => {
+  fc.assert(
+    fc.property(gestures, (sequence) => {
+      play(sequence, (before, after) => {
+        const change = changeBetween(before, after);
+        expect(withChange(after, inverse(change))).toEqual(before);
+        expect(withChange(before, change)).toEqual(after);
+      });
+    }),
+    RUNS,
+  );
+});

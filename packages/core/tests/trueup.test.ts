@@ -1,0 +1,154 @@
+import { faceByKey } from '../src';
+import { House, tapeIntent } from './house';
+
+const box = () => {
+  const house = new House();
+  const hall = house.box(0, 0, 4000, 3000);
+  return { house, hall };
+};
+
+describe('taping a room', () => {
+  test('sets the inside length exactly and the opposite wall follows', () => {
+    const { house, hall } = box();
+    house.tape(house.face(hall, 'top'), 4213);
+    expect(house.face(hall, 'top').length).toBeCloseTo(4213, 3);
+    expect(house.face(hall, 'bottom').length).toBeCloseTo(4213, 3);
+    expect(house.face(hall, 'top').provenance).toBe('taped');
+    expect(house.face(hall, 'bottom').provenance).toBe('worked out');
+    expect(house.face(hall, 'left').provenance).toBe('rough');
+  });
+
+  test('moves the corner it was told to move, and only that side', () => {
+    const { house, hall } = box();
+    const top = house.face(hall, 'top');
+    house.tape(top, 4500, 'from');
+    expect(house.plan.corners[top.to]).toMatchObject({ x: 4000, y: 0 });
+    expect(house.plan.corners[top.from]!.x).toBeCloseTo(-500, 3);
+  });
+
+  test('keeps what was taped when the neighbours are taped; the room is sure when all lengths are known', () => {
+    const { house, hall } = box();
+    house.tape(house.face(hall, 'top'), 4200);
+    expect(house.room(hall).rough).toBe(true);
+    house.tape(house.face(hall, 'right'), 3150);
+    expect(house.face(hall, 'top').length).toBeCloseTo(4200, 3);
+    expect(house.room(hall).measures.area).toBeCloseTo(4200 * 3150, 0);
+    expect(house.room(hall).rough).toBe(false);
+  });
+
+  test('again replaces the reading', () => {
+    const { house, hall } = box();
+    house.tape(house.face(hall, 'top'), 4200);
+    house.tape(house.face(hall, 'top'), 4180);
+    expect(Object.values(house.plan.readings).map((reading) => reading.value)).toEqual([4180]);
+    expect(house.face(hall, 'top').length).toBeCloseTo(4180, 3);
+  });
+
+  test('an L of 10 × 7 m less 4 × 3 m inside has 58 m² once four of its six sides are taped (exact)', () => {
+    const house = new House();
+    const l = house.box(0, 0, 9000, 5000);
+    house.box(0, 5000, 5000, 8000);
+    const shared = house.room(l).faces.find((face) => face.halves.some((half) => half.wall.kind === 'internal'))!;
+    const whole = house.plan.walls[shared.halves.find((half) => half.wall.kind === 'internal')!.wall.id]!;
+    const lower = house.floor.rooms.find((room) => room.room.id !== l)!;
+    const key = lower.faces.find((face) => face.halves.length === 1 && face.halves[0]!.wall.id === whole.id)!.key;
+    house.do({ kind: 'removeWall', floor: 'ground', face: key });
+    const room = () => house.floor.rooms[0]!;
+    expect(room().faces).toHaveLength(6);
+    const side = (name: 'top' | 'right' | 'bottom' | 'left') => house.face(room().room.id, name);
+    house.tape(side('top'), 10000);
+    house.tape(side('left'), 7000);
+    house.tape(side('right'), 4000);
+    expect(room().rough).toBe(true);
+    house.tape(side('bottom'), 6000);
+    expect(room().rough).toBe(false);
+    expect(room().measures.area).toBeCloseTo(58e6, 0);
+    expect(room().faces.map((face) => face.provenance).sort()).toEqual(['taped', 'taped', 'taped', 'taped', 'worked out', 'worked out']);
+  });
+
+  test('pushes the next room on rather than through its far wall', () => {
+    const { house, hall } = box();
+    const store = house.box(4000, 0, 7000, 3000);
+    house.tape(house.face(hall, 'top'), 12000);
+    expect(house.room(store).measures.area).toBeCloseTo(2900 * 3000, -2);
+  });
+
+  test('a taped room beside it moves whole', () => {
+    const { house, hall } = box();
+    const store = house.box(4000, 0, 7000, 3000);
+    house.tape(house.face(store, 'top'), 2800);
+    house.tape(house.face(hall, 'top'), 4400);
+    expect(house.face(store, 'top').length).toBeCloseTo(2800, 3);
+    expect(house.face(hall, 'top').length).toBeCloseTo(4400, 3);
+  });
+
+  test('opposite walls that differ a little both hold; the room is said not to be square', () => {
+    const { house, hall } = box();
+    house.tape(house.face(hall, 'top'), 4000);
+    house.tape(house.face(hall, 'right'), 3000);
+    house.tape(house.face(hall, 'bottom'), 4020);
+    expect(house.face(hall, 'top').length).toBeCloseTo(4000, 1);
+    expect(house.face(hall, 'bottom').length).toBeCloseTo(4020, 1);
+  });
+
+  test('opposite walls that differ much are refused in words, and nothing is lost', () => {
+    const { house, hall } = box();
+    house.tape(house.face(hall, 'top'), 4000);
+    house.tape(house.face(hall, 'right'), 3000);
+    const before = house.plan;
+    expect(house.tries(tapeIntent(house.face(hall, 'bottom'), 5000))).toMatch(/does not agree with what is taped opposite/);
+    expect(house.plan).toBe(before);
+  });
+
+  test('parts that do not add up to the overall taped from the other side are refused', () => {
+    const house = new House();
+    const hall = house.box(0, 0, 6000, 3000);
+    const one = house.box(0, 3000, 3000, 6000);
+    const two = house.box(3000, 3000, 6000, 6000);
+    house.tape(house.face(hall, 'bottom'), 6000);
+    house.tape(house.face(one, 'top'), 3000);
+    // 6000 less 3000 less the 100 mm wall between the two
+    expect(house.tries(tapeIntent(house.face(two, 'top'), 2500))).toMatch(/don't agree|does not agree/);
+    expect(house.tries(tapeIntent(house.face(two, 'top'), 2900))).toBeNull();
+  });
+
+  test.each([0, -5, NaN, 1e9])('%d mm is refused', (value) => {
+    const { house, hall } = box();
+    expect(house.tries(tapeIntent(house.face(hall, 'top'), value))).toMatch(/more than 0|kilometre/);
+  });
+});
+
+describe('what was taped stays', () => {
+  test('when a thickness changes', () => {
+    const { house, hall } = box();
+    const store = house.box(4000, 0, 7000, 3000);
+    house.tape(house.face(hall, 'top'), 4200);
+    house.tape(house.face(store, 'top'), 2800);
+    house.do({ kind: 'setThickness', floor: 'ground', face: house.face(hall, 'right').key, thickness: 180, scope: 'wall' });
+    house.do({ kind: 'setThickness', floor: 'ground', face: house.face(store, 'right').key, thickness: 400, scope: 'all' });
+    expect(house.face(hall, 'top').length).toBeCloseTo(4200, 3);
+    expect(house.face(store, 'top').length).toBeCloseTo(2800, 3);
+    const thick = Object.values(house.plan.walls).map((wall) => wall.left + wall.right);
+    expect(thick.sort((a, b) => a - b)).toEqual([180, 400, 400, 400, 400, 400, 400]);
+  });
+
+  test('when a wall is dragged: the plan says what stands in the way until it is loosened', () => {
+    const { house, hall } = box();
+    house.tape(house.face(hall, 'top'), 4200);
+    const move = { kind: 'moveWall', floor: 'ground', face: house.face(hall, 'right').key, by: -300 } as const;
+    expect(house.tries(move)).toMatch(/4.20 m you taped stands in the way/);
+    house.do({ kind: 'loosenReading', reading: house.face(hall, 'top').reading!.id });
+    expect(house.tries(move)).toBeNull();
+    expect(house.face(hall, 'top').length).toBeCloseTo(4500, 3);
+  });
+
+  test('when a room is built against it, a corner at a time', () => {
+    const { house, hall } = box();
+    for (const side of ['top', 'right'] as const) house.tape(house.face(hall, side), side === 'top' ? 4200 : 3100);
+    house.box(4200, 800, 6500, 2500);
+    house.box(1000, 3100, 3000, 5000);
+    expect(house.face(hall, 'right')).toMatchObject({ provenance: 'taped' });
+    expect(house.face(hall, 'right').length).toBeCloseTo(3100, 3);
+    expect(faceByKey(house.floor, house.face(hall, 'top').key)?.length).toBeCloseTo(4200, 3);
+  });
+});

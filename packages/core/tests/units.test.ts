@@ -1,0 +1,90 @@
+import { formatArea, formatLength, parseLength } from '../src';
+
+const mm = (text: string, entry: 'm' | 'ft' | 'in' | 'mm') => {
+  const read = parseLength(text, entry);
+  return read.ok ? read.mm : read.reason;
+};
+
+describe('reading a length as people type it', () => {
+  // exact: 1 in = 25.4 mm, 1 ft = 304.8 mm (international foot of 1959)
+  test.each([
+    ['3.42', 'm', 3420],
+    ['3,42', 'm', 3420],
+    ['3.', 'm', 3000],
+    ['.5', 'm', 500],
+    ['342cm', 'm', 3420],
+    ['3420 mm', 'm', 3420],
+    ['3m 42', 'm', 3420],
+    ['250', 'mm', 250],
+    ['1.20+0.90', 'm', 2100],
+    ['1.20 + 85cm', 'm', 2050],
+    ['11\'3 1/2"', 'ft', 3441.7],
+    ['11′ 3 1/2″', 'm', 3441.7],
+    ['11 3.5', 'ft', 3441.7],
+    ['11ft 3½in', 'ft', 3441.7],
+    ['84"', 'ft', 2133.6],
+    ['7\'', 'm', 2133.6],
+    ['12′ 6″', 'ft', 3810],
+    ['9′ 8″', 'ft', 2946.4],
+    ['17′ 6″', 'ft', 5334],
+    ['4 1/2', 'in', 114.3],
+    ['3/4', 'in', 19.05],
+  ] as const)('%s in a field of %s is %d mm', (text, entry, expected) => {
+    expect(mm(text, entry)).toBeCloseTo(expected, 6);
+  });
+
+  test.each([
+    ['', /Type a length first/],
+    ['abc', /not a length/],
+    ['3,4,5', /two decimal points/],
+    ['3..4', /two decimal points/],
+    ['😀', /not a length/],
+    ['1e9', /not a length/],
+    ['1000000000', /more than a kilometre/],
+    ['0', /more than 0/],
+    ['-3', /negative/],
+    ['1/0', /divided by 0/],
+    ['3+', /nothing behind/],
+    ['42 3m', /not a length/],
+    ['11 3.5', /not a length/],
+    ['9'.repeat(80), /too long/],
+  ])('%s is refused in plain words', (text, reason) => {
+    expect(mm(text, 'm')).toMatch(reason);
+  });
+});
+
+describe('writing a length', () => {
+  test.each([
+    [3420, 'metric', '3.42 m'],
+    [3425, 'metric', '3.425 m'],
+    [3424.6, 'metric', '3.425 m'],
+    [999.9, 'metric', '1.00 m'],
+    [3441.7, 'imperial', '11′ 3 1/2″'],
+    [2133.6, 'imperial', '7′ 0″'],
+    [12.7, 'imperial', '1/2″'],
+    // 4/8 shows as 1/2, 11′ 11.97″ as 12′ 0″ (common practice, no source)
+    [(11 * 12 + 11.97) * 25.4, 'imperial', '12′ 0″'],
+  ] as const)('%d mm in a %s job reads %s', (value, units, text) => {
+    expect(formatLength(value, units)).toBe(text);
+  });
+
+  test('a rough length is not given more finely than it is known', () => {
+    expect(formatLength(3424.6, 'metric', 'coarse')).toBe('3.42 m');
+    expect(formatLength(3424.6, 'imperial', 'coarse')).toBe('11′ 3″');
+  });
+
+  test('rounding carries for every length', () => {
+    for (let value = 0; value < 8000; value += 0.7) {
+      const text = formatLength(value, 'imperial');
+      const inches = /(?:^|′ )(\d+)(?: \d+\/\d+)?″$/.exec(text);
+      expect(Number(inches?.[1] ?? 0)).toBeLessThan(12);
+      const read = parseLength(text, 'ft');
+      expect(read.ok ? Math.abs(read.mm - value) : text === '0″' ? 0 : Infinity).toBeLessThanOrEqual(25.4 / 32 + 1e-9);
+    }
+  });
+
+  test('areas: 1 ft² is 0.09290304 m² (exact)', () => {
+    expect(formatArea(92903.04 * 100, 'imperial')).toBe('100.0 ft²');
+    expect(formatArea(12.844e6, 'metric')).toBe('12.84 m²');
+  });
+});
