@@ -1,0 +1,66 @@
+import { type Intent, type Plan, type WallFace, applyEdit, deriveFloor, newPlan, parseLength } from '@velvet-tape/core';
+
+type Side = 'top' | 'right' | 'bottom' | 'left';
+const HEADING: Record<Side, [number, number]> = { top: [1, 0], right: [0, 1], bottom: [-1, 0], left: [0, -1] };
+
+/** Builds a demo plan with the same edits a person makes. Lengths as a person types them. */
+export class DemoBuilder {
+  private made: Plan;
+  private steps = 0;
+
+  constructor(
+    job: Parameters<typeof newPlan>[0],
+    private readonly read: string,
+  ) {
+    this.made = newPlan(job);
+  }
+
+  get plan(): Plan {
+    return this.made;
+  }
+
+  private do(intent: Intent): string {
+    this.steps += 1;
+    const result = applyEdit(this.made, intent, `demo${this.steps}`);
+    if (!result.ok) throw new Error(`The demo can't be built: ${result.reason}`);
+    this.made = result.plan;
+    return result.made ?? '';
+  }
+
+  private mm(text: string): { value: number; unit: 'm' | 'cm' | 'mm' | 'ft' | 'in' } {
+    const read = parseLength(text, this.made.job.units === 'metric' ? 'm' : 'ft');
+    if (!read.ok) throw new Error(`The demo can't be built: ${text}: ${read.reason}`);
+    return { value: read.mm, unit: read.unit };
+  }
+
+  /** A room dragged out on the sheet, mm. */
+  room(name: string, x1: number, y1: number, x2: number, y2: number): string {
+    const room = this.do({ kind: 'drawBox', floor: 'ground', a: { x: x1, y: y1 }, b: { x: x2, y: y2 } });
+    this.do({ kind: 'nameRoom', room, name });
+    return room;
+  }
+
+  face(room: string, side: Side): WallFace {
+    const found = deriveFloor(this.made, 'ground').rooms.find((r) => r.room.id === room);
+    const faces = found?.faces.filter((f) => f.d.x * HEADING[side][0] + f.d.y * HEADING[side][1] > 0.9) ?? [];
+    return faces.sort((a, b) => b.length - a.length)[0]!;
+  }
+
+  tape(room: string, side: Side, text: string): void {
+    const { from, to } = this.face(room, side);
+    this.do({ kind: 'tapeLength', floor: 'ground', from, to, ...this.mm(text), text, moves: 'to', time: this.read });
+  }
+
+  height(room: string, text: string): void {
+    this.do({ kind: 'setCeilingHeight', room, height: this.mm(text).value, scope: 'room' });
+  }
+
+  opening(kind: 'door' | 'window', room: string, side: Side, offset: string, sizes: { width?: string; height?: string; sill?: string } = {}, end: 'left' | 'right' = 'left'): string {
+    const typed = Object.fromEntries(Object.entries(sizes).map(([name, text]) => [name, this.mm(text).value]));
+    return this.do({ kind: 'addOpening', floor: 'ground', opening: kind, face: this.face(room, side).key, end, offset: this.mm(offset).value, ...typed });
+  }
+
+  flip(opening: string, what: 'hinge' | 'swing'): void {
+    this.do({ kind: 'flipOpening', opening, what });
+  }
+}

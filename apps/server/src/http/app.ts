@@ -1,0 +1,94 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { LARGEST_BODY } from '@velvet-tape/contract';
+import compression from 'compression';
+import express, { type Express } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import type { DataSource } from 'typeorm';
+import { jobsRoutes } from '../jobs/jobs.routes';
+import { JobsService } from '../jobs/jobs.service';
+import { DEFAULT_WORKSPACE } from '../workspaces/workspace.entity';
+import { HttpError, answerErrors, noSuchPage } from './errors';
+import { openApiDocument } from './openapi';
+
+export interface AppOptions {
+  readonly database: DataSource;
+  readonly log: Logger;
+  /** Folder of the built client; without one only the service is there. */
+  readonly client?: string;
+  /** Requests a minute from one address; more are asked to wait. */
+  readonly mostRequests?: number;
+}
+
+/** The whole service: `/api`, `/healthz`, the OpenAPI document, and the client. */
+export function createApp({ database, log, client, mostRequests = 1200 }: AppOptions): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(pinoHttp({ logger: log, autoLogging: { ignore: (request) => !request.url?.startsWith('/api') } }));
+  app.use(helmet({ contentSecurityPolicy: { directives: CONTENT }, strictTransportSecurity: false }));
+  app.use(compression());
+
+  app.get('/healthz', async (_request, response) => {
+    await database.query('SELECT 1');
+    response.json({ ok: true });
+  });
+
+  const api = express.Router();
+  api.use(
+    rateLimit({
+      windowMs: 60_000,
+      limit: mostRequests,
+      standardHeaders: true,
+      legacyHeaders: false,
+      handler: () => {
+        throw new HttpError(429, 'too-many', 'Too many requests. Wait a minute.');
+      },
+    }),
+  );
+  api.use((_request, response, next) => {
+    response.setHeader('Cache-Control', 'no-store');
+    next();
+  });
+  api.use(express.json({ limit: LARGEST_BODY }));
+  api.get('/openapi.json', (_request, response) => {
+    response.json(openApiDocument());
+  });
+  api.use('/jobs', jobsRoutes(new JobsService(database, DEFAULT_WORKSPACE)));
+  api.use(noSuchPage);
+  app.use('/api', api);
+
+  if (client && existsSync(join(client, 'index.html'))) serveClient(app, client);
+  app.use(noSuchPage);
+  app.use(answerErrors);
+  return app;
+}
+
+/** Scripts and styles come from here only; react-native-web writes its styles into the page. */
+const CONTENT = {
+  defaultSrc: ["'self'"],
+  scriptSrc: ["'self'"],
+  styleSrc: ["'self'", "'unsafe-inline'"],
+  imgSrc: ["'self'", 'data:', 'blob:'],
+  fontSrc: ["'self'", 'data:'],
+  connectSrc: ["'self'"],
+  workerSrc: ["'self'", 'blob:'],
+  upgradeInsecureRequests: null,
+};
+
+function serveClient(app: Express, client: string): void {
+  app.use(
+    express.static(client, {
+      setHeaders: (response, path) => {
+        const hashed = /[.-][0-9a-f]{32}\./.test(path);
+        response.setHeader('Cache-Control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');
+      },
+    }),
+  );
+  app.get('/*path', (_request, response) => {
+    response.setHeader('Cache-Control', 'no-cache');
+    response.sendFile(join(client, 'index.html'));
+  });
+}

@@ -1,0 +1,64 @@
+import { OpenAPIRegistry, OpenApiGeneratorV31, extendZodWithOpenApi } from '@asteasolutions/zod-to-openapi';
+import { errorSchema, jobId, jobListSchema, revisionListSchema, storedPlanSchema, writePlanSchema, writtenSchema } from '@velvet-tape/contract';
+import { z } from 'zod';
+
+extendZodWithOpenApi(z);
+
+/** The OpenAPI document of the service, generated from the contract. */
+export function openApiDocument() {
+  const registry = new OpenAPIRegistry();
+  const json = (schema: z.ZodType, description: string) => ({ description, content: { 'application/json': { schema } } });
+  const failure = (description: string) => json(errorSchema, description);
+  const params = z.object({ id: jobId });
+
+  registry.registerPath({ method: 'get', path: '/api/jobs', summary: 'List jobs', responses: { 200: json(jobListSchema, 'All jobs, last touched first') } });
+  registry.registerPath({
+    method: 'get',
+    path: '/api/jobs/{id}/plan',
+    summary: 'Read a plan',
+    request: { params },
+    responses: { 200: json(storedPlanSchema, 'The plan and its version'), 404: failure('No such job') },
+  });
+  registry.registerPath({
+    method: 'put',
+    path: '/api/jobs/{id}/plan',
+    summary: 'Save a plan, naming the version it was made from (0 makes the job)',
+    request: { params, body: { content: { 'application/json': { schema: writePlanSchema } } } },
+    responses: {
+      200: json(writtenSchema, 'Saved'),
+      201: json(writtenSchema, 'Made'),
+      400: failure('Not as agreed'),
+      409: failure('Stale: someone saved in the meantime'),
+      413: failure('Too large'),
+      422: failure('Not a sound plan'),
+    },
+  });
+  registry.registerPath({
+    method: 'get',
+    path: '/api/jobs/{id}/version',
+    summary: 'The version the server has',
+    request: { params },
+    responses: { 200: json(z.object({ version: z.int() }), 'The version'), 404: failure('No such job') },
+  });
+  registry.registerPath({
+    method: 'get',
+    path: '/api/jobs/{id}/revisions',
+    summary: 'List saved revisions',
+    request: { params },
+    responses: { 200: json(revisionListSchema, 'Newest first'), 404: failure('No such job') },
+  });
+  registry.registerPath({
+    method: 'get',
+    path: '/api/jobs/{id}/revisions/{version}',
+    summary: 'Read a saved revision',
+    request: { params: params.extend({ version: z.int().min(1) }) },
+    responses: { 200: json(storedPlanSchema, 'The plan as it was'), 404: failure('No such revision') },
+  });
+  registry.registerPath({ method: 'get', path: '/healthz', summary: 'Is the service well?', responses: { 200: json(z.object({ ok: z.literal(true) }), 'Well') } });
+
+  return new OpenApiGeneratorV31(registry.definitions).generateDocument({
+    openapi: '3.1.0',
+    info: { title: 'Velvet Tape', version: '1', description: 'Jobs and their plans.' },
+    servers: [{ url: '/' }],
+  });
+}

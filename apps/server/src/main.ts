@@ -1,0 +1,30 @@
+import { resolve } from 'node:path';
+import { pino } from 'pino';
+import { openDatabase } from './database/database';
+import { seedDemo } from './demo/seed';
+import { createApp } from './http/app';
+
+const { DATABASE_URL, PORT = '4180', HOST = '0.0.0.0', CLIENT_DIST, LOG_LEVEL = 'info' } = process.env;
+const log = pino({ level: LOG_LEVEL });
+
+if (!DATABASE_URL) {
+  log.fatal('DATABASE_URL is not set. Start the application with bin/start.');
+  process.exit(1);
+}
+
+const database = await openDatabase(DATABASE_URL);
+await seedDemo(database);
+const app = createApp({ database, log, ...(CLIENT_DIST && { client: resolve(CLIENT_DIST) }) });
+
+const server = app.listen(Number(PORT), HOST, () => log.info(`listening on port ${PORT}`));
+server.on('error', (error: NodeJS.ErrnoException) => {
+  log.fatal(error.code === 'EADDRINUSE' ? `Port ${PORT} is taken. Choose another: PORT=4181 bin/start` : error.message);
+  process.exit(1);
+});
+
+const stop = () => {
+  server.close(() => void database.destroy().then(() => process.exit(0)));
+  server.closeAllConnections();
+};
+process.on('SIGTERM', stop);
+process.on('SIGINT', stop);

@@ -1,0 +1,16 @@
+import { Column, CreateDateColumn, Entity, PrimaryColumn } from 'typeorm';
+
+/** Whose jobs these are. One for now; every row belongs to one, so that accounts can come later. */
+@Entity('workspaces')
+export class Workspace {
+  @PrimaryColumn({ type: 'text', primaryKeyConstraintName: 'workspaces_pkey' })
+  id: string;
+
+  @Column({ type: 'text' })
+  name: string;
+
+  @CreateDateColumn({ type: 'timestamptz' })
+  created: Date;
+}
+
+export const DEFAULT_WORKSPACE = 'home';

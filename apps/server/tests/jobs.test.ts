@@ -1,0 +1,153 @@
+import { LARGEST_BODY, errorSchema, jobListSchema } from '@velvet-tape/contract';
+import { validate } from './openapi-validator';
+import request from 'supertest';
+import { openDatabase } from '../src/database/database';
+import { seedDemo } from '../src/demo/seed';
+import { type TestService, planWithRoom, startService } from './service';
+
+let service: TestService;
+beforeAll(async () => {
+  service = await startService('jobs_test');
+});
+afterAll(() => service.close());
+
+const put = (id: string, version: number, plan: unknown) => request(service.app).put(`/api/jobs/${id}/plan`).send({ version, plan });
+const get = (path: string) => request(service.app).get(path);
+
+test('a job is made, listed with its rooms and area, and read back as it was', async () => {
+  const plan = planWithRoom('Barn');
+  await put('barn-1', 0, plan).expect(201);
+  const { jobs } = jobListSchema.parse((await get('/api/jobs').expect(200)).body);
+  expect(jobs.find((job) => job.id === 'barn-1')).toMatchObject({ name: 'Barn', rooms: 1, area: 12e6, rough: true, version: 1 });
+  const stored = (await get('/api/jobs/barn-1/plan').expect(200)).body;
+  expect(stored.plan).toEqual(plan);
+});
+
+test('every saved revision is kept', async () => {
+  await put('barn-2', 0, planWithRoom('First')).expect(201);
+  await put('barn-2', 1, planWithRoom('Second')).expect(200);
+  const { revisions } = (await get('/api/jobs/barn-2/revisions').expect(200)).body;
+  expect(revisions.map((r: { version: number }) => r.version)).toEqual([2, 1]);
+  expect((await get('/api/jobs/barn-2/revisions/1').expect(200)).body.plan.job.name).toBe('First');
+  await get('/api/jobs/barn-2/revisions/9').expect(404);
+});
+
+test('a stale version is refused, says what the server has, and changes nothing', async () => {
+  await put('barn-3', 0, planWithRoom('Mine')).expect(201);
+  await put('barn-3', 1, planWithRoom('Theirs')).expect(200);
+  const refused = await put('barn-3', 1, planWithRoom('Stale')).expect(409);
+  expect(refused.body.error).toMatchObject({ code: 'stale', version: 2 });
+  await put('barn-3', 0, planWithRoom('Made again')).expect(409);
+  expect((await get('/api/jobs/barn-3/plan')).body.plan.job.name).toBe('Theirs');
+});
+
+test('of two writes at once from the same version exactly one wins', async () => {
+  await put('barn-4', 0, planWithRoom()).expect(201);
+  const answers = await Promise.all(Array.from({ length: 8 }, (_, i) => put('barn-4', 1, planWithRoom(`Writer ${i}`))));
+  expect(answers.map((answer) => answer.status).sort()).toEqual([200, ...Array<number>(7).fill(409)]);
+});
+
+describe('bad input gets the one error shape and a sentence', () => {
+  const expectError = (body: unknown, code: string, message: RegExp) => {
+    const { error } = errorSchema.parse(body);
+    expect(error.code).toBe(code);
+    expect(error.message).toMatch(message);
+  };
+
+  test('an unknown job', async () => {
+    expectError((await get('/api/jobs/no-such/plan').expect(404)).body, 'not-found', /no such job/);
+    expectError((await put('no-such', 3, planWithRoom()).expect(404)).body, 'not-found', /no such job/);
+    expectError((await get('/api/nothing').expect(404)).body, 'not-found', /nothing at this address/);
+  });
+
+  test('a job id with a path in it', async () => {
+    expectError((await get('/api/jobs/..%2Fetc/plan').expect(400)).body, 'bad-request', /letters, digits and dashes/);
+  });
+
+  test('broken JSON', async () => {
+    const answer = await request(service.app).put('/api/jobs/barn-9/plan').set('Content-Type', 'application/json').send('{"version":');
+    expect(answer.status).toBe(400);
+    expectError(answer.body, 'bad-request', /not valid JSON/);
+  });
+
+  test('a malformed plan, with where it is wrong', async () => {
+    const plan = planWithRoom();
+    const corner = Object.keys(plan.corners)[0]!;
+    const lost = { ...plan, corners: { ...plan.corners, [corner]: { ...plan.corners[corner], x: 'left' } } };
+    expectError((await put('barn-9', 0, lost).expect(422)).body, 'bad-plan', /corners.*x/);
+    const { [corner]: _gone, ...rest } = plan.corners;
+    expectError((await put('barn-9', 0, { ...plan, corners: rest }).expect(422)).body, 'bad-plan', /lost a corner/);
+    expectError((await put('barn-9', 0, null).expect(422)).body, 'bad-plan', /not a sound plan/);
+  });
+
+  test('a plan whose walls cross', async () => {
+    const plan = planWithRoom();
+    const [one, two] = Object.values(plan.corners);
+    const swapped = { ...plan.corners, [one!.id]: { ...one, x: two!.x, y: two!.y }, [two!.id]: { ...two, x: one!.x, y: one!.y } };
+    expectError((await put('barn-9', 0, { ...plan, corners: swapped }).expect(422)).body, 'bad-plan', /cross each other/);
+  });
+
+  test('a plan from the future', async () => {
+    expectError((await put('barn-9', 0, { ...planWithRoom(), schema: 99 }).expect(422)).body, 'bad-plan', /newer Velvet Tape/);
+  });
+
+  test('a name of 10,000 characters; an emoji is a name like any other', async () => {
+    const plan = planWithRoom();
+    const named = (name: string) => ({ ...plan, job: { ...plan.job, name } });
+    expectError((await put('barn-9', 0, named('x'.repeat(10_000))).expect(422)).body, 'bad-plan', /120 characters/);
+    await put('barn-emoji', 0, named('🏠 <b>Zoë’s</b>')).expect(201);
+    expect((await get('/api/jobs/barn-emoji/plan')).body.plan.job.name).toBe('🏠 <b>Zoë’s</b>');
+  });
+
+  test('an oversized body', async () => {
+    const answer = await put('barn-9', 0, { padding: 'x'.repeat(LARGEST_BODY) });
+    expect(answer.status).toBe(413);
+    expectError(answer.body, 'too-large', /too large/);
+  });
+});
+
+test('too many requests are asked to wait', async () => {
+  const { createApp } = await import('../src/http/app');
+  const { pino } = await import('pino');
+  const strict = createApp({ database: service.database, log: pino({ level: 'silent' }), mostRequests: 2 });
+  await request(strict).get('/api/jobs').expect(200);
+  await request(strict).get('/api/jobs').expect(200);
+  expect(errorSchema.parse((await request(strict).get('/api/jobs').expect(429)).body).error.message).toMatch(/Wait a minute/);
+});
+
+test('it says it is well, and sends security headers', async () => {
+  const answer = await get('/healthz').expect(200, { ok: true });
+  expect(answer.headers['content-security-policy']).toContain("default-src 'self'");
+  expect(answer.headers['x-content-type-options']).toBe('nosniff');
+  expect(answer.headers['x-powered-by']).toBeUndefined();
+});
+
+test('the OpenAPI document is valid and names every route', async () => {
+  const document = (await get('/api/openapi.json').expect(200)).body;
+  expect(await validate(document)).toEqual([]);
+  expect(Object.keys(document.paths).sort()).toEqual([
+    '/api/jobs',
+    '/api/jobs/{id}/plan',
+    '/api/jobs/{id}/revisions',
+    '/api/jobs/{id}/revisions/{version}',
+    '/api/jobs/{id}/version',
+    '/healthz',
+  ]);
+});
+
+test('tables and entities agree, and servers that start together migrate once', async () => {
+  const more = await Promise.all([openDatabase(service.url), openDatabase(service.url)]);
+  const drift = await service.database.driver.createSchemaBuilder().log();
+  expect(drift.upQueries.map((query) => query.query)).toEqual([]);
+  await Promise.all(more.map((database) => database.destroy()));
+});
+
+test('the demo is seeded once and what was done to it stays', async () => {
+  await seedDemo(service.database);
+  const { plan, version } = (await get('/api/jobs/quince-cottage/plan')).body;
+  await put('quince-cottage', version, { ...plan, job: { ...plan.job, address: 'Moved' } }).expect(200);
+  await seedDemo(service.database);
+  expect((await get('/api/jobs/quince-cottage/plan')).body.plan.job.address).toBe('Moved');
+  const { jobs } = jobListSchema.parse((await get('/api/jobs')).body);
+  expect(jobs.find((job) => job.id === 'ferry-house')).toMatchObject({ name: 'Ferry House', rooms: 4, units: 'metric' });
+});

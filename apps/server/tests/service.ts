@@ -1,0 +1,34 @@
+import { newPlan, applyEdit, type Plan } from '@velvet-tape/core';
+import { pino } from 'pino';
+import { Client } from 'pg';
+import type { DataSource } from 'typeorm';
+import { openDatabase } from '../src/database/database';
+import { createApp } from '../src/http/app';
+
+export interface TestService {
+  readonly database: DataSource;
+  readonly app: ReturnType<typeof createApp>;
+  readonly url: string;
+  close(): Promise<void>;
+}
+
+/** The service over a database of its own in the test cluster. */
+export async function startService(name: string): Promise<TestService> {
+  const admin = process.env['TEST_DATABASE_URL'];
+  if (!admin) throw new Error('TEST_DATABASE_URL is not set. Run the tests with bin/test.');
+  const client = new Client({ connectionString: admin });
+  await client.connect();
+  await client.query(`DROP DATABASE IF EXISTS ${name} WITH (FORCE)`);
+  await client.query(`CREATE DATABASE ${name}`);
+  await client.end();
+  const url = admin.replace(/\/[^/]*$/, `/${name}`);
+  const database = await openDatabase(url);
+  const app = createApp({ database, log: pino({ level: 'silent' }) });
+  return { database, app, url, close: () => database.destroy() };
+}
+
+export function planWithRoom(name = 'Barn'): Plan {
+  const result = applyEdit(newPlan({ name }), { kind: 'drawBox', floor: 'ground', a: { x: 0, y: 0 }, b: { x: 4000, y: 3000 } }, 'r');
+  if (!result.ok) throw new Error(result.reason);
+  return result.plan;
+}

@@ -1,0 +1,99 @@
+# What bin/start and bin/test share: packages, dependencies, the private PostgreSQL cluster, the build.
+# Sourced, with the project's folder as working directory.
+
+say() { printf '\033[35m▸\033[0m %s\n' "$*"; }
+fail() { printf '\033[31m✗ %s\033[0m\n' "$*" >&2; exit 1; }
+
+as_root() { if [ "$(id -u)" = 0 ]; then "$@"; else sudo "$@"; fi; }
+
+# Installs Debian packages that are missing: ensure_packages COMMAND:PACKAGE ...
+ensure_packages() {
+  local missing=() pair
+  for pair in "$@"; do
+    if [ ! -x "${pair%%:*}" ] && ! compgen -G "${pair%%:*}" >/dev/null; then missing+=("${pair##*:}"); fi
+  done
+  [ ${#missing[@]} -eq 0 ] && return
+  say "Installing ${missing[*]}"
+  as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y "${missing[@]}" >/tmp/velvet-tape-apt.log 2>&1 ||
+    { as_root apt-get update >/dev/null 2>&1 &&
+      as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y "${missing[@]}" >/tmp/velvet-tape-apt.log 2>&1; } ||
+    fail "Could not install ${missing[*]}; see /tmp/velvet-tape-apt.log"
+}
+
+ensure_node() {
+  command -v node >/dev/null || fail "Node 20 is needed."
+  [ "$(node -p 'process.versions.node.split(".")[0] >= 20')" = true ] || fail "Node 20 or newer is needed; this is $(node -v)."
+}
+
+# npm ci, when the lock file changed since the last time.
+ensure_dependencies() {
+  mkdir -p .state
+  local now; now=$(sha256sum package-lock.json | cut -d' ' -f1)
+  if [ ! -d node_modules ] || [ "$(cat .state/lock 2>/dev/null)" != "$now" ]; then
+    say "Installing dependencies (about a minute)"
+    npm ci --no-audit --no-fund --loglevel=error >.state/npm.log 2>&1 || { tail -n 20 .state/npm.log; fail "npm ci failed; see .state/npm.log"; }
+    echo "$now" >.state/lock
+  fi
+}
+
+# Exports the client, when something it is made of changed since the last time.
+ensure_client() {
+  mkdir -p .state
+  local now
+  now=$(find apps/client packages -type f \( -path '*/node_modules' -o -path '*/dist/*' -o -path '*/.expo/*' -o -path '*/tests/*' \) -prune -o -type f -print |
+    grep -v -E '/(node_modules|dist|\.expo|tests|bench)/' | LC_ALL=C sort | xargs sha256sum package-lock.json | sha256sum | cut -d' ' -f1)
+  if [ ! -f apps/client/dist/index.html ] || [ "$(cat .state/client 2>/dev/null)" != "$now" ]; then
+    say "Building the client (one to three minutes the first time)"
+    npm run build --silent >.state/build.log 2>&1 || { tail -n 30 .state/build.log; fail "The client could not be built; see .state/build.log"; }
+    echo "$now" >.state/client
+  fi
+}
+
+port_is_free() { ! (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
+
+free_port() { node -e 'const s=require("net").createServer().listen(0,"127.0.0.1",()=>{console.log(s.address().port);s.close()})'; }
+
+pg_bin() { ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1; }
+
+# PostgreSQL refuses to run as root: there it runs as the user postgres, elsewhere as whoever this is.
+as_postgres() { if [ "$(id -u)" = 0 ]; then (cd / && runuser -u postgres -- "$@"); else "$@"; fi; }
+
+# The folder of the cluster. A checkout under a home that postgres may not enter keeps it elsewhere.
+cluster_folder() {
+  local folder=${VELVET_TAPE_DATA:-$PWD/.postgres}
+  mkdir -p "$folder"
+  if [ "$(id -u)" = 0 ]; then
+    chown postgres "$folder"
+    if ! as_postgres test -w "$folder"; then
+      folder=/var/lib/postgresql/velvet-tape-$(pwd | sha256sum | cut -c1-12)
+      mkdir -p "$folder"; chown postgres "$folder"
+    fi
+  fi
+  echo "$folder"
+}
+
+# Starts the cluster in folder $1 on loopback port $2, making it first when there is none.
+start_cluster() {
+  local folder=$1 port=$2 bin; bin=$(pg_bin)
+  if [ ! -f "$folder/data/PG_VERSION" ]; then
+    say "Making a PostgreSQL cluster in $folder"
+    (umask 077 && head -c 24 /dev/urandom | od -An -tx1 | tr -d ' \n' >"$folder/password")
+    [ "$(id -u)" = 0 ] && chown postgres "$folder/password"
+    as_postgres "$bin/initdb" -D "$folder/data" -U app --auth=scram-sha-256 --pwfile="$folder/password" -E UTF8 --locale=C.UTF-8 >/dev/null
+  fi
+  local try
+  for try in 1 2 3 4 5; do
+    if as_postgres "$bin/pg_ctl" -D "$folder/data" -w -t 30 -l "$folder/server.log" \
+      -o "-p $port -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" start >/dev/null 2>&1; then return; fi
+    sleep 1
+  done
+  tail -n 5 "$folder/server.log" >&2; fail "PostgreSQL did not start; see $folder/server.log"
+}
+
+stop_cluster() { as_postgres "$(pg_bin)/pg_ctl" -D "$1/data" -m fast -w stop >/dev/null 2>&1 || true; }
+
+cluster_is_up() { as_postgres "$(pg_bin)/pg_ctl" -D "$1/data" status >/dev/null 2>&1; }
+
+cluster_url() { echo "postgres://app:$(cat "$1/password")@127.0.0.1:$2/$3"; }
+
+PG_SERVER="/usr/lib/postgresql/*/bin/initdb:postgresql"
