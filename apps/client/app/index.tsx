@@ -1,2 +1,1 @@
-import { Text } from 'react-native';
-export default function Index() { return <Text>hello</Text>; }
+export { JobsScreen as default } from '../src/features/jobs/JobsScreen';

@@ -1,0 +1,35 @@
+import { AtkinsonHyperlegibleNext_400Regular } from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular';
+import { AtkinsonHyperlegibleNext_700Bold } from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold';
+import { Fraunces_600SemiBold } from '@expo-google-fonts/fraunces/600SemiBold';
+import MaterialCommunityIcons from '@expo/vector-icons/MaterialCommunityIcons';
+import { useFonts } from 'expo-font';
+import { Stack } from 'expo-router';
+import { useEffect } from 'react';
+import { useColorScheme } from 'react-native';
+import { PaperProvider } from 'react-native-paper';
+import { Provider } from 'react-redux';
+import { saveEveryEdit } from '../src/features/plan/session';
+import { registerServiceWorker } from '../src/offline/register';
+import { store } from '../src/store/store';
+import { darkTheme, lightTheme } from '../src/ui/theme';
+
+export default function RootLayout() {
+  const dark = useColorScheme() === 'dark';
+  const [ready] = useFonts({
+    AtkinsonHyperlegibleNext_400Regular,
+    AtkinsonHyperlegibleNext_700Bold,
+    Fraunces_600SemiBold,
+    ...MaterialCommunityIcons.font,
+  });
+  useEffect(registerServiceWorker, []);
+  useEffect(saveEveryEdit, []);
+  if (!ready) return null;
+  const theme = dark ? darkTheme : lightTheme;
+  return (
+    <Provider store={store}>
+      <PaperProvider theme={theme} settings={{ icon: (props) => <MaterialCommunityIcons {...props} name={props.name as 'door'} /> }}>
+        <Stack screenOptions={{ headerShown: false, contentStyle: { backgroundColor: theme.house.linen }, title: 'Velvet Tape' }} />
+      </PaperProvider>
+    </Provider>
+  );
+}

@@ -1,0 +1,120 @@
+import type { JobSummary } from '@velvet-tape/contract';
+import { formatArea, roughly } from '@velvet-tape/core';
+import { formatDistanceToNow } from 'date-fns';
+import { useFocusEffect, useRouter } from 'expo-router';
+import { useCallback, useState } from 'react';
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { ActivityIndicator, Button, Icon, Text } from 'react-native-paper';
+import { currentJobs } from '../../sync/engine';
+import { FONTS, TOUCH, useColours } from '../../ui/theme';
+import { syncEngine } from '../plan/session';
+
+type State = { kind: 'loading' } | { kind: 'failed'; reason: string } | { kind: 'ready'; jobs: JobSummary[]; offline: boolean };
+
+/** The list of jobs: each with its rooms, total area, and when it was last touched. */
+export function JobsScreen() {
+  const colours = useColours();
+  const router = useRouter();
+  const [state, setState] = useState<State>({ kind: 'loading' });
+  const load = useCallback(() => {
+    let current = true;
+    syncEngine();
+    currentJobs().then(
+      (found) => current && setState({ kind: 'ready', ...found }),
+      (error: unknown) => current && setState({ kind: 'failed', reason: error instanceof Error ? error.message : String(error) }),
+    );
+    return () => {
+      current = false;
+    };
+  }, []);
+  useFocusEffect(load);
+  return (
+    <View style={[styles.screen, { backgroundColor: colours.linen }]}>
+      <View style={[styles.head, { backgroundColor: colours.velvet }]}>
+        <View style={styles.width}>
+          <Text style={styles.title} role="heading" aria-level={1}>
+            Velvet Tape
+          </Text>
+          <Text style={styles.motto}>Sketch loosely, tape truly.</Text>
+        </View>
+        <View style={[styles.tape, { backgroundColor: colours.brass }]}>
+          {Array.from({ length: 120 }, (_, i) => (
+            <View key={i} style={[styles.tick, { height: i % 5 === 0 ? 10 : 5 }]} />
+          ))}
+        </View>
+      </View>
+      <ScrollView contentContainerStyle={[styles.list, styles.width]}>
+        {state.kind === 'loading' && <ActivityIndicator color={colours.velvet} style={styles.wait} />}
+        {state.kind === 'failed' && (
+          <View style={styles.wait}>
+            <Text>{`The jobs could not be read: ${state.reason}`}</Text>
+            <Button onPress={load}>Try again</Button>
+          </View>
+        )}
+        {state.kind === 'ready' && state.offline && (
+          <View style={styles.offline}>
+            <Icon source="cloud-off-outline" size={18} color={colours.clay} />
+            <Text style={{ color: colours.clay }}>Offline. These are the jobs this device knows.</Text>
+          </View>
+        )}
+        {state.kind === 'ready' && state.jobs.map((job) => <JobLine key={job.id} job={job} />)}
+        {state.kind === 'ready' && state.jobs.length === 0 && <Text style={styles.wait}>No jobs yet. Start with the house you are standing in.</Text>}
+      </ScrollView>
+      <View style={[styles.foot, { backgroundColor: colours.chalk, borderColor: colours.linenDeep }]}>
+        <Button mode="contained" icon="plus" contentStyle={styles.tall} labelStyle={styles.newLabel} style={styles.width} onPress={() => router.push('/new')}>
+          New job
+        </Button>
+      </View>
+    </View>
+  );
+}
+
+function JobLine({ job }: { job: JobSummary }) {
+  const colours = useColours();
+  const router = useRouter();
+  const rooms = `${job.rooms} ${job.rooms === 1 ? 'room' : 'rooms'}`;
+  const area = roughly(job.rough, formatArea(job.area, job.units));
+  const touched = `${formatDistanceToNow(new Date(job.touched))} ago`;
+  return (
+    <Pressable
+      accessibilityRole="link"
+      accessibilityLabel={`${job.name}, ${rooms}, ${area}`}
+      onPress={() => router.push(`/job/${job.id}`)}
+      style={[styles.job, { backgroundColor: colours.chalk, borderColor: colours.linenDeep }]}
+    >
+      <View style={styles.jobHead}>
+        <Text style={[styles.name, { color: colours.ink }]} numberOfLines={2}>
+          {job.name}
+        </Text>
+        <Text style={[styles.area, { color: colours.ink }]}>{area}</Text>
+      </View>
+      {job.address !== '' && (
+        <Text style={{ color: colours.inkSoft }} numberOfLines={1}>
+          {job.address}
+        </Text>
+      )}
+      <Text style={[styles.facts, { color: colours.inkSoft }]}>{`${rooms} · ${job.units === 'metric' ? 'metric' : 'feet and inches'} · touched ${touched}`}</Text>
+    </Pressable>
+  );
+}
+
+const styles = StyleSheet.create({
+  screen: { flex: 1 },
+  head: { paddingTop: 22 },
+  width: { width: '100%', maxWidth: 720, alignSelf: 'center' },
+  title: { fontFamily: FONTS.serif, fontSize: 32, lineHeight: 40, color: '#F8F2E7', paddingHorizontal: 20 },
+  motto: { color: '#E9D9B0', fontSize: 16, paddingHorizontal: 20, paddingBottom: 14 },
+  tape: { height: 16, flexDirection: 'row', justifyContent: 'space-between', overflow: 'hidden' },
+  tick: { width: 1, backgroundColor: '#211524' },
+  list: { padding: 14, gap: 10 },
+  wait: { padding: 24, alignSelf: 'center', fontSize: 16, textAlign: 'center' },
+  offline: { flexDirection: 'row', gap: 8, alignItems: 'center', paddingHorizontal: 4 },
+  job: { borderRadius: 12, borderWidth: 1, padding: 16, gap: 3, minHeight: TOUCH },
+  jobHead: { flexDirection: 'row', justifyContent: 'space-between', gap: 12, alignItems: 'baseline' },
+  name: { fontFamily: FONTS.serif, fontSize: 20, lineHeight: 26, flexShrink: 1 },
+  area: { fontFamily: FONTS.strong, fontSize: 18, fontVariant: ['tabular-nums'] },
+  facts: { fontSize: 14, marginTop: 4 },
+  foot: { padding: 12, borderTopWidth: 1 },
+  tall: { minHeight: 56 },
+  newLabel: { fontSize: 18 },
+});

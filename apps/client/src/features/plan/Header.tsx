@@ -1,0 +1,80 @@
+import { formatArea, jobTotals, roughly } from '@velvet-tape/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Icon, IconButton, Menu, Text } from 'react-native-paper';
+import { useAppDispatch, useAppSelector } from '../../store/store';
+import type { SyncState } from '../../sync/engine';
+import { FONTS, TOUCH, useColours } from '../../ui/theme';
+import { downloadCsv, downloadSvg } from './downloads';
+import { planActions } from './plan-slice';
+
+const SYNC: Record<SyncState, { icon: string; words: string }> = {
+  saved: { icon: 'cloud-check-outline', words: 'Saved' },
+  saving: { icon: 'cloud-upload-outline', words: 'Saving' },
+  offline: { icon: 'cloud-off-outline', words: 'Offline. Kept on this device' },
+  refused: { icon: 'cloud-alert', words: 'Not saved on the server' },
+};
+
+/** The job, its total area, whether it is saved, undo and redo, and the way to leave with something. */
+export function Header({ wide }: { wide: boolean }) {
+  const dispatch = useAppDispatch();
+  const router = useRouter();
+  const colours = useColours();
+  const { plan, past, future, sync, floor } = useAppSelector((state) => state.plan);
+  const [menu, setMenu] = useState(false);
+  if (!plan) return null;
+  const totals = jobTotals(plan);
+  const { icon, words } = SYNC[sync.state];
+  const keys = (label: string, key: string) => (wide ? `${label} (${key})` : label);
+  const choose = (action: () => void) => () => {
+    setMenu(false);
+    action();
+  };
+  return (
+    <View style={[styles.header, { backgroundColor: colours.velvet }]}>
+      <IconButton icon="arrow-left" iconColor={PALE} accessibilityLabel="Jobs" onPress={() => router.navigate('/')} style={styles.icon} />
+      <View style={styles.title}>
+        <Text style={styles.name} numberOfLines={1}>
+          {plan.job.name}
+        </Text>
+        <View style={styles.line}>
+          <Text style={styles.total} testID="job-total">
+            {roughly(totals.rough, formatArea(totals.area, plan.job.units))}
+          </Text>
+          <View style={styles.sync} accessible accessibilityLabel={words} testID="sync" accessibilityLiveRegion="polite">
+            <Icon source={icon} size={16} color={sync.state === 'saved' ? PALE : '#E9C46A'} />
+            {sync.state !== 'saved' && (
+              <Text style={styles.words} numberOfLines={1}>
+                {sync.state === 'offline' && !wide ? 'Offline, kept here' : words}
+              </Text>
+            )}
+          </View>
+        </View>
+      </View>
+      <IconButton icon="undo" iconColor={PALE} disabled={past.length === 0} accessibilityLabel={keys(`Undo${past.length > 0 ? ` ${past.at(-1)!.name}` : ''}`, 'Ctrl Z')} onPress={() => dispatch(planActions.undone())} style={styles.icon} />
+      <IconButton icon="redo" iconColor={PALE} disabled={future.length === 0} accessibilityLabel={keys(`Redo${future.length > 0 ? ` ${future.at(-1)!.name}` : ''}`, 'Ctrl Y')} onPress={() => dispatch(planActions.redone())} style={styles.icon} />
+      <Menu
+        visible={menu}
+        onDismiss={() => setMenu(false)}
+        anchor={<IconButton icon="file-export-outline" iconColor={PALE} accessibilityLabel="Leave with something" onPress={() => setMenu(true)} style={styles.icon} />}
+      >
+        <Menu.Item leadingIcon="file-image-outline" title="Plan as SVG, 1:50" onPress={choose(() => downloadSvg(plan, floor))} style={styles.item} />
+        <Menu.Item leadingIcon="table" title="Rooms as CSV" onPress={choose(() => downloadCsv(plan))} style={styles.item} />
+      </Menu>
+    </View>
+  );
+}
+
+const PALE = '#F8F2E7';
+const styles = StyleSheet.create({
+  header: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: 4, minHeight: 60 },
+  icon: { width: TOUCH, height: TOUCH, margin: 0 },
+  title: { flex: 1, minWidth: 0 },
+  name: { fontFamily: FONTS.serif, fontSize: 18, lineHeight: 24, color: PALE },
+  line: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  total: { fontFamily: FONTS.strong, fontSize: 14, color: '#E9C46A', fontVariant: ['tabular-nums'] },
+  sync: { flexDirection: 'row', alignItems: 'center', gap: 4, flexShrink: 1 },
+  words: { fontSize: 13, color: PALE, flexShrink: 1 },
+  item: { minHeight: TOUCH },
+});

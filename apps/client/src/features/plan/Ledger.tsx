@@ -1,0 +1,55 @@
+import { formatArea, roughly } from '@velvet-tape/core';
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { useAppDispatch, useAppSelector } from '../../store/store';
+import { FONTS, TOUCH, useColours } from '../../ui/theme';
+import { planActions } from './plan-slice';
+import { selectRoom, selectShownFloor } from './selectors';
+
+/** The rooms with their areas, live while something is dragged, and the total. */
+export function Ledger() {
+  const dispatch = useAppDispatch();
+  const colours = useColours();
+  const floor = useAppSelector(selectShownFloor);
+  const chosen = useAppSelector(selectRoom);
+  if (!floor) return null;
+  const { units } = floor.plan.job;
+  return (
+    <ScrollView style={{ backgroundColor: colours.chalk }} contentContainerStyle={styles.ledger} accessibilityLabel="Ledger of rooms">
+      <Text style={[styles.floor, { color: colours.ink }]}>{floor.plan.floors[floor.floor]?.name}</Text>
+      {floor.rooms.map((room) => {
+        const area = roughly(room.rough, formatArea(room.measures.area, units));
+        const name = room.room.name || 'Unnamed room';
+        const on = chosen?.room.id === room.room.id;
+        return (
+          <Pressable
+            key={room.room.id}
+            accessibilityRole="button"
+            accessibilityLabel={`${name}, ${area}`}
+            accessibilityState={{ selected: on }}
+            onPress={() => dispatch(planActions.selected({ kind: 'room', id: room.room.id }))}
+            style={[styles.row, { borderColor: colours.linenDeep, backgroundColor: on ? colours.linenDeep : undefined }]}
+          >
+            <Text style={[styles.name, { color: colours.ink }]} numberOfLines={1}>
+              {name}
+            </Text>
+            <Text style={[styles.area, { color: colours.ink }]}>{area}</Text>
+          </Pressable>
+        );
+      })}
+      {floor.rooms.length === 0 && <Text style={{ color: colours.inkSoft }}>No rooms yet.</Text>}
+      <View style={styles.row}>
+        <Text style={[styles.name, { color: colours.inkSoft }]}>Net internal floor area</Text>
+        <Text style={[styles.area, { color: colours.ink }]}>{roughly(floor.rough, formatArea(floor.area, units))}</Text>
+      </View>
+    </ScrollView>
+  );
+}
+
+const styles = StyleSheet.create({
+  ledger: { padding: 14 },
+  floor: { fontFamily: FONTS.serif, fontSize: 20, marginBottom: 8 },
+  row: { minHeight: TOUCH, flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 8, borderBottomWidth: StyleSheet.hairlineWidth, paddingHorizontal: 6 },
+  name: { flex: 1, fontSize: 16 },
+  area: { fontFamily: FONTS.strong, fontSize: 16, fontVariant: ['tabular-nums'] },
+});

@@ -1,0 +1,64 @@
+import { useState } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { Button, Chip, Text, TextInput } from 'react-native-paper';
+import { useAppDispatch, useAppSelector } from '../../store/store';
+import { FONTS, TOUCH, useColours } from '../../ui/theme';
+import { edit } from './edit';
+
+const LIKELY = ['Kitchen', 'Living room', 'Bedroom', 'Bathroom', 'Hall', 'Dining room', 'Study', 'Landing', 'Store', 'Toilet', 'Utility'];
+
+/** Asks for a room's name: likely names one tap away, any other typed, or later. */
+export function NamePrompt({ room, name = '', done, later }: { room: string; name?: string; done(): void; later?(): void }) {
+  const dispatch = useAppDispatch();
+  const colours = useColours();
+  const [text, setText] = useState(name);
+  const refused = useAppSelector((state) => (state.plan.notice?.tone === 'refused' ? state.plan.notice.text : null));
+  const taken = useAppSelector((state) => Object.values(state.plan.plan?.rooms ?? {}).map((r) => r.name)).join('\n');
+  const give = (chosen: string) => {
+    if (dispatch(edit({ kind: 'nameRoom', room, name: chosen })).ok) done();
+  };
+  const names = LIKELY.map((likely) => nextFree(likely, taken.split('\n')));
+  return (
+    <View style={styles.prompt}>
+      <View style={styles.head}>
+        <Text style={[styles.title, { color: colours.ink }]}>What is this room?</Text>
+        <Button mode="text" textColor={colours.ink} contentStyle={styles.tall} onPress={later ?? done}>
+          {later ? 'Later' : 'Back'}
+        </Button>
+      </View>
+      <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.names}>
+        {names.map((likely) => (
+          <Chip key={likely} mode="outlined" onPress={() => give(likely)} style={styles.name} textStyle={styles.nameText}>
+            {likely}
+          </Chip>
+        ))}
+      </ScrollView>
+      <View style={styles.own}>
+        <TextInput mode="outlined" dense label="Another name" value={text} onChangeText={setText} onSubmitEditing={() => text.trim() && give(text)} style={styles.input} />
+        <Button mode="contained" contentStyle={styles.tall} disabled={!text.trim()} onPress={() => give(text)}>
+          Name it
+        </Button>
+      </View>
+      {refused && <Text style={{ color: colours.clay }}>{refused}</Text>}
+    </View>
+  );
+}
+
+function nextFree(name: string, taken: readonly string[]): string {
+  if (!taken.includes(name)) return name;
+  let n = 2;
+  while (taken.includes(`${name} ${n}`)) n += 1;
+  return `${name} ${n}`;
+}
+
+const styles = StyleSheet.create({
+  prompt: { paddingVertical: 10, gap: 8 },
+  head: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', paddingHorizontal: 14 },
+  title: { fontFamily: FONTS.serif, fontSize: 20 },
+  names: { paddingHorizontal: 14, gap: 8 },
+  name: { minHeight: TOUCH, justifyContent: 'center' },
+  nameText: { fontSize: 16 },
+  own: { flexDirection: 'row', alignItems: 'center', gap: 8, paddingHorizontal: 14 },
+  input: { flex: 1 },
+  tall: { minHeight: TOUCH },
+});

@@ -1,0 +1,199 @@
+import { useRouter } from 'expo-router';
+import { useEffect } from 'react';
+import { ScrollView, StyleSheet, View, useWindowDimensions } from 'react-native';
+import { ActivityIndicator, Button, IconButton, Text } from 'react-native-paper';
+import { useAppDispatch, useAppSelector } from '../../store/store';
+import { FONTS, TOUCH, WIDE, useColours } from '../../ui/theme';
+import { FieldBar } from './FieldBar';
+import { Header } from './Header';
+import { Ledger } from './Ledger';
+import { NamePrompt } from './NamePrompt';
+import { NumberPad } from './NumberPad';
+import { PlanCanvas } from './PlanCanvas';
+import { RoomCard } from './RoomCard';
+import { TapeStrip } from './TapeStrip';
+import { Toolbar } from './Toolbar';
+import { planActions } from './plan-slice';
+import { closeJob, openJob } from './session';
+import { KEYS, useShortcuts } from './shortcuts';
+import { viewActions } from './view-slice';
+
+/** One job on its sheet: on a phone the sheet with everything at its foot, on a wide screen ledger, sheet and inspector. */
+export function PlanScreen({ id }: { id: string }) {
+  const dispatch = useAppDispatch();
+  const loading = useAppSelector((state) => state.plan.loading);
+  const wide = useWindowDimensions().width >= WIDE;
+  useShortcuts();
+  useEffect(() => {
+    dispatch(viewActions.reset());
+    void dispatch(openJob(id));
+    return () => {
+      dispatch(closeJob());
+    };
+  }, [dispatch, id]);
+  if (loading !== 'ready') return <NotReady loading={loading} />;
+  return wide ? <WideLayout /> : <PhoneLayout />;
+}
+
+function PhoneLayout() {
+  const colours = useColours();
+  const { selection, naming } = useAppSelector((state) => state.plan);
+  return (
+    <View style={[styles.fill, { backgroundColor: colours.chalk }]}>
+      <Header wide={false} />
+      <View style={styles.fill}>
+        <PlanCanvas />
+        <Notice />
+      </View>
+      {naming ? (
+        <Naming room={naming} />
+      ) : selection.kind === 'nothing' ? (
+        <Toolbar wide={false} />
+      ) : selection.kind === 'room' ? (
+        <RoomFoot />
+      ) : (
+        <View>
+          <CloseBar />
+          <TapeStrip />
+          <FieldBar />
+          <NumberPad />
+        </View>
+      )}
+    </View>
+  );
+}
+
+/** On a phone: the room's figures; typing its ceiling height brings up the pad. */
+function RoomFoot() {
+  const field = useAppSelector((state) => state.plan.pad.field);
+  return (
+    <View>
+      <CloseBar />
+      {!field && <RoomCard />}
+      <FieldBar />
+      {field && <NumberPad />}
+    </View>
+  );
+}
+
+function CloseBar() {
+  const dispatch = useAppDispatch();
+  return (
+    <View style={styles.close} pointerEvents="box-none">
+      <IconButton mode="contained" icon="close" accessibilityLabel="Done" onPress={() => dispatch(planActions.selected({ kind: 'nothing' }))} style={styles.closeButton} />
+    </View>
+  );
+}
+
+function Naming({ room }: { room: string }) {
+  const dispatch = useAppDispatch();
+  const done = () => dispatch(planActions.naming(null));
+  return <NamePrompt key={room} room={room} done={done} later={done} />;
+}
+
+function WideLayout() {
+  const colours = useColours();
+  const naming = useAppSelector((state) => state.plan.naming);
+  const field = useAppSelector((state) => state.plan.pad.field);
+  return (
+    <View style={[styles.fill, { backgroundColor: colours.chalk }]}>
+      <Header wide />
+      <View style={styles.columns}>
+        <View style={[styles.ledger, { borderColor: colours.linenDeep, backgroundColor: colours.chalk }]}>
+          <Ledger />
+          <Keys />
+        </View>
+        <View style={styles.fill}>
+          <View style={styles.fill}>
+            <PlanCanvas />
+            <Notice />
+          </View>
+          <Toolbar wide />
+        </View>
+        <View style={[styles.inspector, { borderColor: colours.linenDeep, backgroundColor: colours.chalk }]}>
+          <ScrollView>{naming ? <Naming room={naming} /> : <RoomCard walls />}</ScrollView>
+          <FieldBar />
+          {field && <NumberPad />}
+        </View>
+      </View>
+      <TapeStrip />
+    </View>
+  );
+}
+
+function Keys() {
+  const colours = useColours();
+  return (
+    <View style={styles.keys} accessibilityLabel="Keys">
+      {KEYS.map(([key, what]) => (
+        <View key={key} style={styles.keyLine}>
+          <Text style={[styles.key, { color: colours.ink }]}>{key}</Text>
+          <Text style={[styles.keyWhat, { color: colours.inkSoft }]}>{what}</Text>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** What was said about the last edit, or why it was refused, over the foot of the sheet; gone with the next. */
+function Notice() {
+  const dispatch = useAppDispatch();
+  const colours = useColours();
+  const notice = useAppSelector((state) => state.plan.notice);
+  const reason = useAppSelector((state) => state.plan.preview?.reason ?? null);
+  const text = reason ?? notice?.text;
+  useEffect(() => {
+    if (notice?.tone !== 'said') return;
+    const timer = setTimeout(() => dispatch(planActions.said(null)), 6000);
+    return () => clearTimeout(timer);
+  }, [notice, dispatch]);
+  if (!text) return null;
+  const refused = reason !== null || notice?.tone === 'refused';
+  return (
+    <View style={[styles.notice, { backgroundColor: refused ? '#8C3815' : colours.deepVelvet }]} accessibilityLiveRegion="polite" role={refused ? 'alert' : 'status'}>
+      <Text style={styles.noticeText}>{text}</Text>
+      {!reason && <IconButton icon="close" iconColor="#F8F2E7" size={18} accessibilityLabel="Dismiss" onPress={() => dispatch(planActions.said(null))} style={styles.noticeClose} />}
+    </View>
+  );
+}
+
+function NotReady({ loading }: { loading: 'no' | 'loading' | 'missing' | 'offline' }) {
+  const router = useRouter();
+  const colours = useColours();
+  const words = {
+    no: '',
+    loading: 'Unrolling the plan…',
+    missing: 'There is no such job here.',
+    offline: 'This job is not on this device, and the server can’t be reached. Try again when there is a connection.',
+  }[loading];
+  return (
+    <View style={[styles.fill, styles.notReady, { backgroundColor: colours.linen }]}>
+      {(loading === 'loading' || loading === 'no') && <ActivityIndicator color={colours.velvet} />}
+      <Text variant="titleMedium" style={{ textAlign: 'center' }}>
+        {words}
+      </Text>
+      {(loading === 'missing' || loading === 'offline') && (
+        <Button mode="contained" contentStyle={{ minHeight: TOUCH }} onPress={() => router.navigate('/')}>
+          Back to the jobs
+        </Button>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  fill: { flex: 1, minHeight: 0, minWidth: 0 },
+  columns: { flex: 1, flexDirection: 'row', minHeight: 0 },
+  ledger: { width: 264, borderRightWidth: 1 },
+  inspector: { width: 340, borderLeftWidth: 1, justifyContent: 'space-between' },
+  close: { position: 'absolute', right: 8, top: -56, zIndex: 2 },
+  closeButton: { width: TOUCH, height: TOUCH, margin: 0 },
+  keys: { padding: 14, gap: 3, marginTop: 'auto' },
+  keyLine: { flexDirection: 'row', gap: 10 },
+  key: { fontFamily: FONTS.strong, fontSize: 13, width: 62 },
+  keyWhat: { fontSize: 13 },
+  notice: { position: 'absolute', left: 10, right: 66, bottom: 10, borderRadius: 10, paddingLeft: 14, paddingRight: 6, minHeight: 44, flexDirection: 'row', alignItems: 'center' },
+  noticeText: { color: '#F8F2E7', flex: 1, paddingVertical: 8, fontSize: 15 },
+  noticeClose: { margin: 0 },
+  notReady: { alignItems: 'center', justifyContent: 'center', gap: 16, padding: 30 },
+});

@@ -1,0 +1,102 @@
+import { type DerivedRoom, formatArea, formatLength, formatVolume, roughly } from '@velvet-tape/core';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+import { useAppDispatch, useAppSelector } from '../../store/store';
+import { FONTS, TOUCH, useColours } from '../../ui/theme';
+import { goToWall } from './commands';
+import { NamePrompt } from './NamePrompt';
+import { selectRoom } from './selectors';
+
+/** The selected room: its name, its figures, and its walls to go round. */
+export function RoomCard({ walls = false }: { walls?: boolean }) {
+  const room = useAppSelector(selectRoom);
+  if (!room) return null;
+  return <Card key={room.room.id} room={room} walls={walls} />;
+}
+
+function Card({ room, walls }: { room: DerivedRoom; walls: boolean }) {
+  const dispatch = useAppDispatch();
+  const colours = useColours();
+  const units = useAppSelector((state) => state.plan.plan!.job.units);
+  const [renaming, setRenaming] = useState(false);
+  const { measures, rough } = room;
+  const figures: [string, string][] = [
+    ['Net internal floor area', roughly(rough, formatArea(measures.area, units))],
+    ['Perimeter', roughly(rough, formatLength(measures.perimeter, units, rough ? 'coarse' : 'fine'))],
+    ['Wall area less openings', roughly(rough, formatArea(measures.wallArea, units))],
+    ['Volume', roughly(rough, formatVolume(measures.volume, units))],
+  ];
+  const toTape = room.faces.filter((face) => face.provenance === 'rough').length;
+  const first = room.faces.find((face) => face.provenance === 'rough') ?? room.faces[0];
+  if (renaming) return <NamePrompt room={room.room.id} name={room.room.name} done={() => setRenaming(false)} />;
+  return (
+    <View style={styles.card}>
+      <View style={styles.head}>
+        <Text style={[styles.name, { color: colours.ink }]} numberOfLines={1}>
+          {room.room.name || 'Unnamed room'}
+        </Text>
+        <Button mode="text" icon="pencil-outline" textColor={colours.ink} contentStyle={styles.tall} onPress={() => setRenaming(true)}>
+          Name
+        </Button>
+      </View>
+      <View style={styles.figures}>
+        {figures.map(([label, value]) => (
+          <View key={label} style={styles.figure} accessible accessibilityLabel={`${label}: ${value}`}>
+            <Text style={[styles.label, { color: colours.inkSoft }]}>{label}</Text>
+            <Text style={[styles.value, { color: colours.ink }]}>{value}</Text>
+          </View>
+        ))}
+      </View>
+      {first && !walls && (
+        <Button mode="contained" icon="tape-measure" contentStyle={styles.tall} onPress={() => dispatch(goToWall(first))}>
+          {toTape > 0 ? `Tape the walls (${toTape} still rough)` : 'Go round the walls'}
+        </Button>
+      )}
+      {walls && <Walls room={room} />}
+    </View>
+  );
+}
+
+/** The walls of the room in order, for choosing one without a pointer. */
+function Walls({ room }: { room: DerivedRoom }) {
+  const dispatch = useAppDispatch();
+  const colours = useColours();
+  const units = useAppSelector((state) => state.plan.plan!.job.units);
+  const selection = useAppSelector((state) => state.plan.selection);
+  return (
+    <View accessibilityLabel="Walls of the room">
+      {room.faces.map((face, i) => {
+        const rough = face.provenance === 'rough';
+        const on = selection.kind === 'wall' && selection.face === face.key;
+        const openings = face.openings.map((o) => o.opening.kind).join(', ');
+        return (
+          <Button
+            key={face.key}
+            mode={on ? 'contained-tonal' : 'text'}
+            textColor={on ? '#211524' : colours.ink}
+            contentStyle={styles.wall}
+            labelStyle={styles.wallLabel}
+            onPress={() => dispatch(goToWall(face))}
+            accessibilityLabel={`Wall ${i + 1}: ${roughly(rough, formatLength(face.length, units, rough ? 'coarse' : 'fine'))}, ${face.provenance}`}
+          >
+            {`${i + 1}   ${roughly(rough, formatLength(face.length, units, rough ? 'coarse' : 'fine'))} · ${face.provenance}${openings && ` · ${openings}`}`}
+          </Button>
+        );
+      })}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  card: { paddingHorizontal: 14, paddingVertical: 8, gap: 8 },
+  head: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' },
+  name: { fontFamily: FONTS.serif, fontSize: 22, lineHeight: 28, flexShrink: 1 },
+  figures: { flexDirection: 'row', flexWrap: 'wrap', rowGap: 8 },
+  figure: { width: '50%' },
+  label: { fontSize: 13 },
+  value: { fontFamily: FONTS.strong, fontSize: 18, fontVariant: ['tabular-nums'] },
+  tall: { minHeight: TOUCH },
+  wall: { minHeight: 40, justifyContent: 'flex-start' },
+  wallLabel: { fontVariant: ['tabular-nums'], fontSize: 15 },
+});

@@ -1,0 +1,131 @@
+import { type OpeningKind, type Point, USUAL_OPENING, type WallFace, boxAround, middle } from '@velvet-tape/core';
+import type { AppDispatch, RootState } from '../../store/store';
+import { edit } from './edit';
+import { planActions } from './plan-slice';
+import { selectFace, selectFloor, selectOpening, selectRoom, selectTyped, selectTypedIntent } from './selectors';
+import { viewActions } from './view-slice';
+
+type Command = (dispatch: AppDispatch, getState: () => RootState) => void;
+
+/** Enter on the number pad: what is typed becomes true, and a taped wall hands on to the next. */
+export const enter: Command = (dispatch, getState) => {
+  const state = getState();
+  const typed = selectTyped(state);
+  if (!typed) return;
+  if (!typed.ok) {
+    dispatch(planActions.said({ text: typed.reason, tone: 'refused' }));
+    return;
+  }
+  const intent = selectTypedIntent(state);
+  if (!intent) return;
+  const { field } = state.plan.pad;
+  if (!dispatch(edit(intent)).ok) return;
+  if (field === 'length') dispatch(toNextWall);
+  else dispatch(planActions.fieldChosen(field));
+};
+
+/** The next wall of the room that is not taped yet, clockwise; when all are, the room itself. */
+export const toNextWall: Command = (dispatch, getState) => {
+  const face = selectFace(getState());
+  const room = selectRoom(getState());
+  if (!face || !room) return;
+  const at = room.faces.findIndex((f) => f.key === face.key);
+  const round = [...room.faces.slice(at + 1), ...room.faces.slice(0, at)];
+  const next = round.find((f) => f.provenance !== 'taped');
+  const { notice } = getState().plan;
+  if (next) dispatch(goToWall(next));
+  else dispatch(planActions.selected({ kind: 'room', id: room.room.id }));
+  if (notice) dispatch(planActions.said(notice));
+};
+
+/** One wall on along the room, taped or not. */
+export const stepWall =
+  (by: 1 | -1): Command =>
+  (dispatch, getState) => {
+    const face = selectFace(getState());
+    const room = selectRoom(getState());
+    if (!face || !room) return;
+    const at = room.faces.findIndex((f) => f.key === face.key);
+    dispatch(goToWall(room.faces[(at + by + room.faces.length) % room.faces.length]!));
+  };
+
+export const goToWall =
+  (face: WallFace): Command =>
+  (dispatch) => {
+    dispatch(planActions.selected({ kind: 'wall', face: face.key }));
+    dispatch(viewActions.shown(middle(face.a, face.b)));
+  };
+
+/** A door or window in the middle of the widest gap of the selected wall, made smaller when it must be. */
+export const addOpening =
+  (kind: OpeningKind): Command =>
+  (dispatch, getState) => {
+    const face = selectFace(getState());
+    const { plan, floor } = getState().plan;
+    if (!face || !plan) return;
+    const gap = widestGap(face);
+    const usual = USUAL_OPENING[plan.job.units][kind];
+    const width = Math.min(usual.width, Math.max(300, Math.floor(gap.to - gap.from)));
+    const offset = gap.from + Math.round(Math.max(0, gap.to - gap.from - width) / 2);
+    const result = dispatch(edit({ kind: 'addOpening', floor, opening: kind, face: face.key, end: 'left', offset, width }));
+    if (result.ok && result.made) dispatch(planActions.selected({ kind: 'opening', id: result.made, face: face.key }));
+  };
+
+function widestGap(face: WallFace): { from: number; to: number } {
+  let best = { from: 0, to: 0 };
+  let at = 0;
+  for (const on of [...face.openings, { from: face.length, to: face.length }]) {
+    if (on.from - at > best.to - best.from) best = { from: at, to: on.from };
+    at = Math.max(at, on.to);
+  }
+  return best;
+}
+
+export const flip =
+  (what: 'hinge' | 'swing'): Command =>
+  (dispatch, getState) => {
+    const on = selectOpening(getState());
+    if (on) dispatch(edit({ kind: 'flipOpening', opening: on.opening.id, what }));
+  };
+
+/** Moves the selected opening along its wall, mm to the right as seen from the room. */
+export const nudge =
+  (by: number): Command =>
+  (dispatch, getState) => {
+    const face = selectFace(getState());
+    const on = selectOpening(getState());
+    if (!face || !on) return;
+    const offset = Math.min(Math.max(0, on.from + by), Math.max(0, face.length - (on.to - on.from)));
+    dispatch(edit({ kind: 'changeOpening', floor: getState().plan.floor, opening: on.opening.id, place: { face: face.key, end: 'left', offset } }));
+  };
+
+/** Takes away what is selected: an opening, or a wall. */
+export const remove: Command = (dispatch, getState) => {
+  const { selection, floor } = getState().plan;
+  if (selection.kind === 'opening') {
+    const { face } = selection;
+    if (dispatch(edit({ kind: 'removeOpening', opening: selection.id })).ok) dispatch(planActions.selected({ kind: 'wall', face }));
+  } else if (selection.kind === 'wall') {
+    if (dispatch(edit({ kind: 'removeWall', floor, face: selection.face })).ok) dispatch(planActions.selected({ kind: 'nothing' }));
+  }
+};
+
+export const loosen: Command = (dispatch, getState) => {
+  const reading = selectFace(getState())?.reading;
+  if (reading) dispatch(edit({ kind: 'loosenReading', reading: reading.id }));
+};
+
+export const fitAll: Command = (dispatch, getState) => {
+  const floor = selectFloor(getState());
+  dispatch(viewActions.fitted(floor ? boxAround(floor.bodies.flatMap((body): readonly Point[] => body.ring)) : null));
+};
+
+/** One step back: what is typed, then the field, then what is selected, then the tool. */
+export const backOut: Command = (dispatch, getState) => {
+  const { pad, selection, tool, naming } = getState().plan;
+  if (pad.text !== '') dispatch(planActions.typed(''));
+  else if (naming) dispatch(planActions.naming(null));
+  else if (selection.kind === 'opening') dispatch(planActions.selected({ kind: 'wall', face: selection.face }));
+  else if (selection.kind !== 'nothing') dispatch(planActions.selected({ kind: 'nothing' }));
+  else if (tool !== 'choose') dispatch(planActions.toolChosen('choose'));
+};

@@ -1,0 +1,36 @@
+import { type EditResult, EDIT_NAMES, type Intent, applyEdit } from '@velvet-tape/core';
+import { randomSeed } from '../../store/seed';
+import type { AppDispatch, RootState } from '../../store/store';
+import { planActions } from './plan-slice';
+
+/** Does an edit and says what is to be said. The result tells whether it was done. */
+export const edit =
+  (intent: Intent, seed = randomSeed()) =>
+  (dispatch: AppDispatch, getState: () => RootState): EditResult => {
+    const { plan } = getState().plan;
+    if (!plan) return { ok: false, reason: 'No job is open.' };
+    const result = applyEdit(plan, intent, seed);
+    if (!result.ok) {
+      dispatch(planActions.previewed(null));
+      dispatch(planActions.said({ text: result.reason, tone: 'refused' }));
+      return result;
+    }
+    dispatch(planActions.edited({ plan: result.plan, name: EDIT_NAMES[intent.kind] }));
+    dispatch(planActions.said(result.notes.length > 0 ? { text: result.notes.join(' '), tone: 'said' } : null));
+    return result;
+  };
+
+/** Shows what an edit would do, without doing it. */
+export const preview =
+  (intent: Intent | null, seed: string) =>
+  (dispatch: AppDispatch, getState: () => RootState): void => {
+    const { plan } = getState().plan;
+    if (!plan) return;
+    if (!intent) {
+      dispatch(planActions.previewed(null));
+      return;
+    }
+    const result = applyEdit(plan, intent, seed);
+    const last = getState().plan.preview;
+    dispatch(planActions.previewed(result.ok ? { plan: result.plan, reason: null } : { plan: last?.plan ?? plan, reason: result.reason }));
+  };

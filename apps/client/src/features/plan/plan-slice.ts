@@ -1,0 +1,148 @@
+import { type Plan, type PlanChange, changeBetween, inverse, isNothing, problemsOf, withChange } from '@velvet-tape/core';
+import { type PayloadAction, createSlice, original } from '@reduxjs/toolkit';
+import type { SyncState } from '../../sync/engine';
+
+export type Selection =
+  | { readonly kind: 'nothing' }
+  | { readonly kind: 'room'; readonly id: string }
+  /** A wall as a room sees it, by its face key. */
+  | { readonly kind: 'wall'; readonly face: string }
+  | { readonly kind: 'opening'; readonly id: string; readonly face: string };
+
+export type ToolName = 'choose' | 'room';
+
+/** What the number pad is typing into. */
+export type Field = 'length' | 'thickness' | 'ceiling' | 'left' | 'right' | 'width' | 'height' | 'sill';
+
+interface Step {
+  readonly name: string;
+  readonly change: PlanChange;
+}
+
+export interface PlanState {
+  jobId: string | null;
+  loading: 'no' | 'loading' | 'ready' | 'missing' | 'offline';
+  plan: Plan | null;
+  /** What this tab last knew the device to have. */
+  seen: Plan | null;
+  past: Step[];
+  future: Step[];
+  floor: string;
+  tool: ToolName;
+  selection: Selection;
+  /** A plan to look at while something is being dragged, and why it can't be kept if it can't. */
+  preview: { readonly plan: Plan; readonly reason: string | null } | null;
+  pad: { field: Field | null; text: string; moves: 'from' | 'to'; scope: 'wall' | 'all' };
+  /** The room that was just drawn and waits for a name. */
+  naming: string | null;
+  notice: { readonly text: string; readonly tone: 'said' | 'refused' } | null;
+  sync: { state: SyncState; message: string };
+}
+
+const emptyPad: PlanState['pad'] = { field: null, text: '', moves: 'to', scope: 'wall' };
+
+const initial: PlanState = {
+  jobId: null,
+  loading: 'no',
+  plan: null,
+  seen: null,
+  past: [],
+  future: [],
+  floor: 'ground',
+  tool: 'choose',
+  selection: { kind: 'nothing' },
+  preview: null,
+  pad: emptyPad,
+  naming: null,
+  notice: null,
+  sync: { state: 'saved', message: '' },
+};
+
+const FIRST_FIELD: Record<Selection['kind'], Field | null> = { nothing: null, room: null, wall: 'length', opening: 'left' };
+
+function select(state: PlanState, selection: Selection): void {
+  state.selection = selection;
+  state.pad = { ...emptyPad, field: FIRST_FIELD[selection.kind] };
+}
+
+const slice = createSlice({
+  name: 'plan',
+  initialState: initial,
+  reducers: {
+    opening: (state, { payload }: PayloadAction<string>) => ({ ...initial, sync: state.sync, jobId: payload, loading: 'loading' as const }),
+    opened: (state, { payload }: PayloadAction<Plan>) => {
+      const empty = Object.keys(payload.walls).length === 0;
+      Object.assign(state, { loading: 'ready', plan: payload, seen: payload, tool: empty ? 'room' : 'choose' });
+    },
+    notOpened: (state, { payload }: PayloadAction<'missing' | 'offline'>) => {
+      state.loading = payload;
+    },
+    closed: (state) => ({ ...initial, sync: state.sync }),
+    edited: (state, { payload }: PayloadAction<{ plan: Plan; name: string }>) => {
+      const was = { ...asItWas(state as PlanState), preview: null };
+      const change = changeBetween(was.plan!, payload.plan);
+      if (isNothing(change)) return was;
+      return { ...was, plan: payload.plan, past: [...was.past, { name: payload.name, change }], future: [] };
+    },
+    undone: (state) => back(asItWas(state as PlanState), 'past', 'future'),
+    redone: (state) => back(asItWas(state as PlanState), 'future', 'past'),
+    /** Someone else changed the plan, or the device has what was sent to it. */
+    adopted: (state, { payload }: PayloadAction<{ seen: Plan; plan: Plan }>) => {
+      Object.assign(state, payload);
+    },
+    previewed: (state, { payload }: PayloadAction<PlanState['preview']>) => {
+      Object.assign(state, { preview: payload });
+    },
+    toolChosen: (state, { payload }: PayloadAction<ToolName>) => {
+      state.tool = payload;
+      if (payload === 'room') select(state as PlanState, { kind: 'nothing' });
+    },
+    selected: (state, { payload }: PayloadAction<Selection>) => {
+      select(state as PlanState, payload);
+      state.naming = null;
+      state.notice = null;
+    },
+    fieldChosen: (state, { payload }: PayloadAction<Field | null>) => {
+      state.pad.field = payload;
+      state.pad.text = '';
+    },
+    typed: (state, { payload }: PayloadAction<string>) => {
+      state.pad.text = payload.slice(0, 40);
+      state.notice = null;
+    },
+    endSwapped: (state) => {
+      state.pad.moves = state.pad.moves === 'to' ? 'from' : 'to';
+    },
+    scopeChosen: (state, { payload }: PayloadAction<'wall' | 'all'>) => {
+      state.pad.scope = payload;
+    },
+    naming: (state, { payload }: PayloadAction<string | null>) => {
+      state.naming = payload;
+    },
+    said: (state, { payload }: PayloadAction<PlanState['notice']>) => {
+      state.notice = payload;
+    },
+    synced: (state, { payload }: PayloadAction<{ state: SyncState; message: string }>) => {
+      state.sync = payload;
+    },
+  },
+});
+
+/** The state without immer's proxies: plans are compared by the identity of their parts. */
+const asItWas = (state: PlanState): PlanState => original(state as never) as PlanState;
+
+/** Takes the last step of one stack back and puts it on the other. A step that no longer fits the plan is dropped, in words. */
+function back(state: PlanState, from: 'past' | 'future', onto: 'past' | 'future'): PlanState {
+  const step = state[from].at(-1);
+  if (!step || !state.plan) return state;
+  const plan = withChange(state.plan, from === 'past' ? inverse(step.change) : step.change);
+  const rest = { ...state, preview: null, naming: null, [from]: state[from].slice(0, -1) };
+  if (problemsOf(plan).length > 0) {
+    return { ...rest, notice: { text: `“${step.name}” can't be taken back: the plan was changed elsewhere since.`, tone: 'refused' } };
+  }
+  const word = from === 'past' ? 'Undone' : 'Done again';
+  return { ...rest, plan, [onto]: [...state[onto], step], pad: { ...state.pad, text: '' }, notice: { text: `${word}: ${step.name}`, tone: 'said' } };
+}
+
+export const planActions = slice.actions;
+export const planReducer = slice.reducer;

@@ -1,0 +1,90 @@
+import type { Plan } from '@velvet-tape/core';
+import { mergePlans, repairPlan } from '@velvet-tape/core';
+import { randomSeed } from '../../store/seed';
+import type { AppDispatch, RootState } from '../../store/store';
+import { store } from '../../store/store';
+import { Offline } from '../../sync/api';
+import { device, saveOnDevice } from '../../sync/device';
+import { SyncEngine } from '../../sync/engine';
+import { planActions } from './plan-slice';
+
+let engine: SyncEngine | null = null;
+
+/** The one sync engine of this tab, started when first needed. */
+export function syncEngine(): SyncEngine {
+  engine ??= new SyncEngine({
+    state: (state, message = '') => store.dispatch(planActions.synced({ state, message })),
+    changed: (id) => void takeFromDevice(id),
+    setAside: () =>
+      store.dispatch(
+        planActions.said({ text: 'This job was changed elsewhere in a way that does not fit yours. Yours is kept as a job of its own.', tone: 'refused' }),
+      ),
+  });
+  return engine;
+}
+
+/** Opens a job: from the device, else from the server. */
+export const openJob =
+  (id: string) =>
+  async (dispatch: AppDispatch, getState: () => RootState): Promise<void> => {
+    dispatch(planActions.opening(id));
+    try {
+      if (!(await device.jobs.get(id))) await syncEngine().fetch(id);
+      const job = await device.jobs.get(id);
+      if (getState().plan.jobId !== id) return;
+      dispatch(job ? planActions.opened(job.plan) : planActions.notOpened('missing'));
+    } catch (error) {
+      dispatch(planActions.notOpened(error instanceof Offline ? 'offline' : 'missing'));
+    }
+    syncEngine().watch(id);
+  };
+
+export const closeJob = () => (dispatch: AppDispatch) => {
+  syncEngine().watch(null);
+  dispatch(planActions.closed());
+};
+
+/** Writes go one after the other. */
+let writing: Promise<void> = Promise.resolve();
+
+/** Every edit is on the device at once: whenever the open plan changed, it is written. */
+export function saveEveryEdit(): () => void {
+  let last: Plan | null = null;
+  return store.subscribe(() => {
+    const { plan, jobId, seen } = store.getState().plan;
+    if (plan === last) return;
+    last = plan;
+    if (plan && jobId && plan !== seen) writing = writing.then(() => save(jobId)).catch(sayNotSaved);
+  });
+}
+
+async function save(id: string): Promise<void> {
+  const { plan, seen, jobId } = store.getState().plan;
+  if (jobId !== id || !plan || !seen || plan === seen) return;
+  const job = await saveOnDevice(id, seen, plan);
+  const now = store.getState().plan;
+  if (now.jobId === id && now.plan) {
+    store.dispatch(planActions.adopted({ seen: job.plan, plan: now.plan === plan ? job.plan : rebased(plan, now.plan, job.plan) }));
+  }
+  syncEngine().wrote(id);
+}
+
+function sayNotSaved(error: unknown): void {
+  const reason = error instanceof Error ? error.message : String(error);
+  store.dispatch(planActions.said({ text: `This could not be kept on the device: ${reason}`, tone: 'refused' }));
+}
+
+/** Another tab or device changed the open job: it is taken in under what was done here since. */
+async function takeFromDevice(id: string): Promise<void> {
+  await writing;
+  const { jobId, plan, seen } = store.getState().plan;
+  if (jobId !== id || !plan || !seen) return;
+  const job = await device.jobs.get(id);
+  const now = store.getState().plan;
+  if (!job || now.jobId !== id || !now.plan || !now.seen) return;
+  store.dispatch(planActions.adopted({ seen: job.plan, plan: rebased(now.seen, now.plan, job.plan) }));
+}
+
+function rebased(base: Plan, mine: Plan, theirs: Plan): Plan {
+  return mergePlans(base, mine, theirs, (plan, before) => repairPlan(plan, before, randomSeed())?.plan ?? null).plan;
+}

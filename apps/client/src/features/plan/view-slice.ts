@@ -1,0 +1,53 @@
+import type { Box, Point } from '@velvet-tape/core';
+import { type PayloadAction, createSlice } from '@reduxjs/toolkit';
+import { type Viewport, fit, pan, zoomAt } from './viewport';
+
+export interface ViewState {
+  view: Viewport;
+  width: number;
+  height: number;
+  /** Moved or zoomed by hand: a change of size no longer fits the house in. */
+  byHand: boolean;
+}
+
+const initial: ViewState = { view: fit(null, 390, 600), width: 0, height: 0, byHand: false };
+
+const slice = createSlice({
+  name: 'view',
+  initialState: initial,
+  reducers: {
+    resized: (state, { payload }: PayloadAction<{ width: number; height: number; box: Box | null }>) => {
+      const { width, height, box } = payload;
+      // what was in the middle stays in the middle; a view nobody touched shows the whole house
+      if (!state.byHand) state.view = fit(box, width, height);
+      else state.view = pan(state.view, (width - state.width) / 2, (height - state.height) / 2);
+      state.width = width;
+      state.height = height;
+    },
+    fitted: (state, { payload }: PayloadAction<Box | null>) => {
+      state.view = fit(payload, state.width, state.height);
+      state.byHand = false;
+    },
+    panned: (state, { payload }: PayloadAction<Point>) => {
+      state.view = pan(state.view, payload.x, payload.y);
+      state.byHand = true;
+    },
+    zoomed: (state, { payload }: PayloadAction<{ factor: number; px?: Point }>) => {
+      state.view = zoomAt(state.view, payload.px ?? { x: state.width / 2, y: state.height / 2 }, payload.factor);
+      state.byHand = true;
+    },
+    /** Brings a point of the house into view, if it is not. */
+    shown: (state, { payload }: PayloadAction<Point>) => {
+      const x = (payload.x - state.view.x) * state.view.scale;
+      const y = (payload.y - state.view.y) * state.view.scale;
+      const margin = 40;
+      const dx = x < margin ? margin - x : x > state.width - margin ? state.width - margin - x : 0;
+      const dy = y < margin ? margin - y : y > state.height - margin ? state.height - margin - y : 0;
+      if (dx || dy) state.view = pan(state.view, dx, dy);
+    },
+    reset: () => initial,
+  },
+});
+
+export const viewActions = slice.actions;
+export const viewReducer = slice.reducer;

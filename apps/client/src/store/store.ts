@@ -1,0 +1,17 @@
+import { configureStore } from '@reduxjs/toolkit';
+import { useDispatch, useSelector } from 'react-redux';
+import { planReducer } from '../features/plan/plan-slice';
+import { viewReducer } from '../features/plan/view-slice';
+
+export const makeStore = () =>
+  configureStore({
+    reducer: { plan: planReducer, view: viewReducer },
+    // plans are large and never mutated: the development checks would walk all of them at every step of a drag
+    middleware: (defaults) => defaults({ immutableCheck: false, serializableCheck: false }),
+  });
+
+export const store = makeStore();
+export type RootState = ReturnType<typeof store.getState>;
+export type AppDispatch = typeof store.dispatch;
+export const useAppDispatch = useDispatch.withTypes<AppDispatch>();
+export const useAppSelector = useSelector.withTypes<RootState>();
