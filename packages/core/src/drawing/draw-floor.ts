@@ -1,4 +1,5 @@
-import type { DerivedFloor, DerivedRoom } from '../derived';
+import type { DerivedFloor, DerivedRoom, WallFace } from '../derived';
+import { boxAround, cross, dot, subtract } from '../geometry';
 import type { Units } from '../plan/plan';
 import { formatArea, roughly } from '../units';
 import { drawDimension } from './dimensions';
@@ -20,7 +21,7 @@ export function drawFloor(derived: DerivedFloor, style: DrawingStyle): Mark[] {
       once(body, () => ({ kind: 'path', role: 'wall.cut', key: `wall ${body.wall.id}`, rings: [body.ring], closed: true }) as const),
     ),
     ...derived.openings.flatMap((opening) => drawOpening(network, opening)),
-    ...derived.rooms.flatMap((room) => room.faces.flatMap((face) => drawDimension(face, style))),
+    ...derived.rooms.flatMap((room) => room.faces.filter((face) => !saidOpposite(face, room, style.lettering)).flatMap((face) => drawDimension(face, style))),
     ...derived.rooms.flatMap((room) => roomLabel(room, style)),
   ];
 }
@@ -29,8 +30,26 @@ function floorMark(room: DerivedRoom): Mark {
   return once(room.outline, () => ({ kind: 'path', role: 'floor', key: `floor ${room.room.id}`, rings: room.outline.rings, closed: true }));
 }
 
+/**
+ * A worked-out length that a taped wall opposite already shows is not written twice; where a room is too narrow
+ * for two dimensions and its label, no length is.
+ */
+function saidOpposite(face: WallFace, room: DerivedRoom, lettering: number): boolean {
+  const at = room.faces.indexOf(face);
+  return room.faces.some((other, i) => {
+    if (dot(other.d, face.d) > -0.999 || Math.abs(other.length - face.length) > 0.5) return false;
+    if (face.provenance === 'worked out' && other.provenance === 'taped') return true;
+    const across = Math.abs(cross(face.d, subtract(other.a, face.a)));
+    return across < NARROW * lettering && (other.provenance === face.provenance ? i < at : other.provenance === 'taped');
+  });
+}
+
+/** Two dimensions and a label between them need this many lettering heights. */
+const NARROW = 11;
+
 function roomLabel(room: DerivedRoom, { lettering, units }: DrawingStyle): Mark[] {
   const { x, y } = room.label;
+  const name = room.room.name || 'Unnamed';
   const area = roughly(room.rough, formatArea(room.measures.area, units));
   return [
     {
@@ -38,12 +57,19 @@ function roomLabel(room: DerivedRoom, { lettering, units }: DrawingStyle): Mark[
       role: 'room.name',
       key: `name ${room.room.id}`,
       at: { x, y: y - lettering * 0.8 },
-      text: room.room.name || 'Unnamed',
+      text: name,
       turn: 0,
-      size: 1.4,
+      size: nameSize(room, name, lettering),
     },
     { kind: 'text', role: 'room.area', key: `area ${room.room.id}`, at: { x, y: y + lettering * 0.8 }, text: area, turn: 0, size: 1 },
   ];
+}
+
+/** As large as the room allows beside its dimensions, between 0.85 and 1.4 of the body height. */
+function nameSize(room: DerivedRoom, name: string, lettering: number): number {
+  const box = boxAround(room.outline.rings[0] ?? []);
+  const free = box ? box.maxX - box.minX - 4 * lettering : 0;
+  return Math.min(1.4, Math.max(0.85, free / (name.length * lettering * 0.56)));
 }
 
 const drawn = new WeakMap<object, Mark>();

@@ -17,7 +17,14 @@ export function setThickness(draft: Draft, { floor, face, thickness, scope }: Ex
     if (wall.floor !== floor) continue;
     const forward = facing.get(wall.id);
     if (forward === undefined && !(scope === 'all' && kinds.has(wall.kind))) continue;
-    draft.walls[wall.id] = { ...wall, typed: true, ...grown(wall, thickness, forward ?? wall.left >= wall.right) };
+    draft.walls[wall.id] = { ...wall, typed: scope === 'wall', ...grown(wall, thickness, forward ?? wall.left >= wall.right) };
+  }
+  // all walls of a kind: that is what is usual in this house, also for the walls still to come
+  if (scope === 'all') {
+    const usual = { ...draft.job.usual };
+    if (kinds.has('external')) usual.externalThickness = thickness;
+    if (kinds.has('internal')) usual.internalThickness = thickness;
+    draft.job = { ...draft.job, usual };
   }
   settle(draft, floor, { adjust: { stay: [from] }, keepRooms: true });
 }

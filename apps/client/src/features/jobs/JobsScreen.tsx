@@ -86,7 +86,7 @@ function JobLine({ job }: { job: JobSummary }) {
         <Text style={[styles.name, { color: colours.ink }]} numberOfLines={2}>
           {job.name}
         </Text>
-        <Text style={[styles.area, { color: colours.ink }]}>{area}</Text>
+        <Text style={[styles.area, { color: colours.ink }]} numberOfLines={1}>{area}</Text>
       </View>
       {job.address !== '' && (
         <Text style={{ color: colours.inkSoft }} numberOfLines={1}>
@@ -112,7 +112,7 @@ const styles = StyleSheet.create({
   job: { borderRadius: 12, borderWidth: 1, padding: 16, gap: 3, minHeight: TOUCH },
   jobHead: { flexDirection: 'row', justifyContent: 'space-between', gap: 12, alignItems: 'baseline' },
   name: { fontFamily: FONTS.serif, fontSize: 20, lineHeight: 26, flexShrink: 1 },
-  area: { fontFamily: FONTS.strong, fontSize: 18, fontVariant: ['tabular-nums'] },
+  area: { flexShrink: 0, fontFamily: FONTS.strong, fontSize: 18, fontVariant: ['tabular-nums'] },
   facts: { fontSize: 14, marginTop: 4 },
   foot: { padding: 12, borderTopWidth: 1 },
   tall: { minHeight: 56 },

@@ -102,7 +102,7 @@ function Field({ control, name, label }: { control: Control<Form>; name: Exclude
       name={name}
       render={({ field, fieldState }) => (
         <View>
-          <TextInput mode="outlined" label={label} value={field.value} onChangeText={field.onChange} onBlur={field.onBlur} error={fieldState.invalid} />
+          <TextInput mode="outlined" label={label} accessibilityLabel={label} value={field.value} onChangeText={field.onChange} onBlur={field.onBlur} error={fieldState.invalid} />
           {fieldState.error && (
             <HelperText type="error" role="alert">
               {fieldState.error.message}

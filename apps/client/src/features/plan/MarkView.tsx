@@ -51,7 +51,7 @@ function styleOf(role: Mark['role'], c: HouseColours) {
     case 'floor':
       return { fill: c.floor };
     case 'wall.cut':
-      return { fill: c.wall, stroke: c.wall, strokeWidth: 0.6 };
+      return { fill: c.wall, stroke: c.wall, strokeWidth: 1 };
     case 'opening.gap':
       return { fill: c.floor, stroke: c.floor, strokeWidth: 1 };
     case 'window.frame':

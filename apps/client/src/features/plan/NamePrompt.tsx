@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { Button, Chip, Text, TextInput } from 'react-native-paper';
+import { Button, Text, TextInput } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
 import { edit } from './edit';
@@ -28,13 +28,13 @@ export function NamePrompt({ room, name = '', done, later }: { room: string; nam
       </View>
       <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.names}>
         {names.map((likely) => (
-          <Chip key={likely} mode="outlined" onPress={() => give(likely)} style={styles.name} textStyle={styles.nameText}>
+          <Button key={likely} mode="outlined" compact textColor={colours.ink} contentStyle={styles.name} onPress={() => give(likely)}>
             {likely}
-          </Chip>
+          </Button>
         ))}
       </ScrollView>
       <View style={styles.own}>
-        <TextInput mode="outlined" dense label="Another name" value={text} onChangeText={setText} onSubmitEditing={() => text.trim() && give(text)} style={styles.input} />
+        <TextInput mode="outlined" dense label="Another name" accessibilityLabel="Another name" value={text} onChangeText={setText} onSubmitEditing={() => text.trim() && give(text)} style={styles.input} />
         <Button mode="contained" contentStyle={styles.tall} disabled={!text.trim()} onPress={() => give(text)}>
           Name it
         </Button>
@@ -56,8 +56,7 @@ const styles = StyleSheet.create({
   head: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', paddingHorizontal: 14 },
   title: { fontFamily: FONTS.serif, fontSize: 20 },
   names: { paddingHorizontal: 14, gap: 8 },
-  name: { minHeight: TOUCH, justifyContent: 'center' },
-  nameText: { fontSize: 16 },
+  name: { minHeight: TOUCH, paddingHorizontal: 6 },
   own: { flexDirection: 'row', alignItems: 'center', gap: 8, paddingHorizontal: 14 },
   input: { flex: 1 },
   tall: { minHeight: TOUCH },

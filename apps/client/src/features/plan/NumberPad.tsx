@@ -80,7 +80,7 @@ const PadKey = memo(function PadKey({ label, says, grow, icon, strong, small, on
         { flexGrow: grow, backgroundColor: strong ? colours.brass : colours.deepVelvet, opacity: pressed ? 0.6 : 1 },
       ]}
     >
-      {icon ? <Icon source={icon} size={26} color={ink} /> : <Text style={{ color: ink, fontFamily: FONTS.strong, fontSize: small ? 17 : 22 }}>{label}</Text>}
+      {icon ? <Icon source={icon} size={26} color={ink} /> : <Text style={{ color: ink, fontFamily: FONTS.strong, fontSize: small ? 15 : label.length > 3 ? 18 : 22 }}>{label}</Text>}
     </Pressable>
   );
 });
@@ -88,7 +88,7 @@ const PadKey = memo(function PadKey({ label, says, grow, icon, strong, small, on
 const styles = StyleSheet.create({
   pad: { flexDirection: 'row', gap: 6, paddingHorizontal: 8, paddingBottom: 8, paddingTop: 6 },
   keys: { flex: 1, gap: 6 },
-  row: { flexDirection: 'row', gap: 6 },
+  row: { flexDirection: 'row', columnGap: 6 },
   side: { width: 78, gap: 6 },
-  key: { flexBasis: 0, minHeight: 48, minWidth: 40, borderRadius: 8, alignItems: 'center', justifyContent: 'center' },
+  key: { flexBasis: 0, minHeight: 48, minWidth: 0, borderRadius: 8, alignItems: 'center', justifyContent: 'center' },
 });

@@ -10,6 +10,8 @@ interface Props {
   face: WallFace | null;
   opening: OpeningOnFace | null;
   room: DerivedRoom | null;
+  /** The corner of the face that a typed length would move; null when no length is being typed. */
+  moves: 'from' | 'to' | null;
   /** The floor as it would be after Enter. */
   ghost: DerivedFloor | null;
   colours: HouseColours;
@@ -18,11 +20,12 @@ interface Props {
 }
 
 /** What is laid over the drawing: the selection, the way a wall can be dragged, the ghost of what is typed. */
-export function Overlay({ floor, face, opening, room, ghost, colours, px }: Props) {
+export function Overlay({ floor, face, opening, room, moves, ghost, colours, px }: Props) {
   return (
     <G>
       {room && !face && <Path d={room.outline.rings.map(ring).join(' ')} fill="none" stroke={colours.brass} strokeWidth={3} {...THIN} />}
       {face && !opening && <FaceMark face={face} colours={colours} px={px} />}
+      {face && !opening && moves && !ghost && <Ends face={face} moves={moves} colours={colours} px={px} />}
       {face && opening && <OpeningMark face={face} opening={opening} colours={colours} />}
       {ghost && <Ghost before={floor} after={ghost} colours={colours} px={px} />}
     </G>
@@ -46,9 +49,21 @@ function FaceMark({ face, colours, px }: { face: WallFace; colours: HouseColours
   };
   return (
     <G>
-      <Path d={ring(body)} fill={colours.brass} stroke={colours.brassDeep} strokeWidth={1.5} {...THIN} />
-      <Circle cx={grip.x} cy={grip.y} r={8 * px} fill={colours.deepVelvet} />
+      <Path d={ring(body)} fill={colours.brass} fillOpacity={0.72} stroke={colours.brassDeep} strokeWidth={1.5} {...THIN} />
+      <Circle testID="face-grip" cx={grip.x} cy={grip.y} r={8 * px} fill={colours.deepVelvet} />
       <Path d={`${arrow(1)} ${arrow(-1)}`} fill={colours.deepVelvet} stroke={colours.brass} strokeWidth={1} {...THIN} />
+    </G>
+  );
+}
+
+/** The corner that will move, and the one that stays: a dot and a square. */
+function Ends({ face, moves, colours, px }: { face: WallFace; moves: 'from' | 'to'; colours: HouseColours; px: number }) {
+  const [free, fixed] = moves === 'to' ? [face.b, face.a] : [face.a, face.b];
+  const r = 5.5 * px;
+  return (
+    <G>
+      <Circle testID={`moves-${moves}`} cx={free.x} cy={free.y} r={7 * px} fill={colours.clay} stroke={colours.chalk} strokeWidth={2} {...THIN} />
+      <Path d={`M ${fixed.x - r} ${fixed.y - r} h ${2 * r} v ${2 * r} h ${-2 * r} Z`} fill={colours.moss} stroke={colours.chalk} strokeWidth={2} {...THIN} />
     </G>
   );
 }

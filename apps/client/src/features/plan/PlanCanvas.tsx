@@ -1,4 +1,4 @@
-import { type DrawingStyle, type Point, boxAround, drawFloor } from '@velvet-tape/core';
+import { type DrawingStyle, type Point, drawFloor } from '@velvet-tape/core';
 import { useEffect, useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -7,6 +7,7 @@ import { useStore } from 'react-redux';
 import { randomSeed } from '../../store/seed';
 import { type RootState, useAppDispatch, useAppSelector } from '../../store/store';
 import { useColours } from '../../ui/theme';
+import { houseBox } from './commands';
 import { edit, preview } from './edit';
 import { MarkView } from './MarkView';
 import { Overlay } from './Overlay';
@@ -35,6 +36,7 @@ export function PlanCanvas() {
   const ghost = useAppSelector(selectGhost);
   const { view, width, height } = useAppSelector((state) => state.view);
   const tool = useAppSelector((state) => state.plan.tool);
+  const moves = useAppSelector((state) => (state.plan.pad.field === 'length' ? state.plan.pad.moves : null));
   useSheetInput(host);
 
   const lettering = LETTERING / letteringStep(view.scale);
@@ -53,7 +55,7 @@ export function PlanCanvas() {
             {marks.map((mark) => (
               <MarkView key={`${mark.key}/${mark.role}`} mark={mark} colours={colours} lettering={lettering} />
             ))}
-            <Overlay floor={floor} face={face} opening={opening} room={room} ghost={ghost?.floor ?? null} colours={colours} px={1 / view.scale} />
+            <Overlay floor={floor} face={face} opening={opening} room={room} moves={moves} ghost={ghost?.floor ?? null} colours={colours} px={1 / view.scale} />
           </G>
         </Svg>
       )}
@@ -137,9 +139,7 @@ function useSheetInput(host: React.RefObject<View | null>): void {
       }
     };
     const sizes = new ResizeObserver(() => {
-      const floor = selectFloor(getState());
-      const box = floor ? boxAround(floor.bodies.flatMap((body): readonly Point[] => body.ring)) : null;
-      dispatch(viewActions.resized({ width: element.clientWidth, height: element.clientHeight, box }));
+      dispatch(viewActions.resized({ width: element.clientWidth, height: element.clientHeight, box: houseBox(getState()) }));
     });
 
     element.style.touchAction = 'none';

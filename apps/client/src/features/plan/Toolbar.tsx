@@ -2,8 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { Button, IconButton } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { TOUCH, useColours } from '../../ui/theme';
-import { fitAll } from './commands';
-import { planActions } from './plan-slice';
+import { fitAll, takeTool } from './commands';
 import { viewActions } from './view-slice';
 
 /** The tools, in reach of the thumb. */
@@ -16,12 +15,12 @@ export function Toolbar({ wide }: { wide: boolean }) {
       mode={tool === name ? 'contained' : 'outlined'}
       icon={icon}
       contentStyle={styles.tall}
-      onPress={() => dispatch(planActions.toolChosen(name))}
+      onPress={() => dispatch(takeTool(name))}
       accessibilityLabel={label}
       accessibilityState={{ selected: tool === name }}
       textColor={tool === name ? undefined : colours.ink}
     >
-      {wide ? `${label}  ${key}` : label}
+      {wide ? `${label} (${key})` : label}
     </Button>
   );
   return (

@@ -1,9 +1,10 @@
-import { type OpeningKind, type Point, USUAL_OPENING, type WallFace, boxAround, middle } from '@velvet-tape/core';
+import { type Box, type OpeningKind, type Point, USUAL_OPENING, type WallFace, boxAround, middle } from '@velvet-tape/core';
 import type { AppDispatch, RootState } from '../../store/store';
 import { edit } from './edit';
-import { planActions } from './plan-slice';
+import { type ToolName, planActions } from './plan-slice';
 import { selectFace, selectFloor, selectOpening, selectRoom, selectTyped, selectTypedIntent } from './selectors';
 import { viewActions } from './view-slice';
+import { ROOM_BESIDE } from './viewport';
 
 type Command = (dispatch: AppDispatch, getState: () => RootState) => void;
 
@@ -115,10 +116,24 @@ export const loosen: Command = (dispatch, getState) => {
   if (reading) dispatch(edit({ kind: 'loosenReading', reading: reading.id }));
 };
 
+/** The box round all walls of the floor; null while there are none. */
+export function houseBox(state: RootState): Box | null {
+  const floor = selectFloor(state);
+  return floor && boxAround(floor.bodies.flatMap((body): readonly Point[] => body.ring));
+}
+
 export const fitAll: Command = (dispatch, getState) => {
-  const floor = selectFloor(getState());
-  dispatch(viewActions.fitted(floor ? boxAround(floor.bodies.flatMap((body): readonly Point[] => body.ring)) : null));
+  dispatch(viewActions.fitted({ box: houseBox(getState()) }));
 };
+
+/** Takes up a tool. To draw the next room there must be sheet beside the house. */
+export const takeTool =
+  (tool: ToolName): Command =>
+  (dispatch, getState) => {
+    dispatch(planActions.toolChosen(tool));
+    const box = houseBox(getState());
+    if (tool === 'room' && box && !getState().view.byHand) dispatch(viewActions.fitted({ box, margin: ROOM_BESIDE }));
+  };
 
 /** One step back: what is typed, then the field, then what is selected, then the tool. */
 export const backOut: Command = (dispatch, getState) => {
@@ -127,5 +142,5 @@ export const backOut: Command = (dispatch, getState) => {
   else if (naming) dispatch(planActions.naming(null));
   else if (selection.kind === 'opening') dispatch(planActions.selected({ kind: 'wall', face: selection.face }));
   else if (selection.kind !== 'nothing') dispatch(planActions.selected({ kind: 'nothing' }));
-  else if (tool !== 'choose') dispatch(planActions.toolChosen('choose'));
+  else if (tool !== 'choose') dispatch(takeTool('choose'));
 };

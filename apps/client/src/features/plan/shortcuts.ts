@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { useStore } from 'react-redux';
 import { type RootState, useAppDispatch } from '../../store/store';
-import { addOpening, backOut, enter, fitAll, flip, nudge, remove, stepWall } from './commands';
+import { addOpening, backOut, enter, fitAll, flip, nudge, remove, stepWall, takeTool } from './commands';
 import { planActions } from './plan-slice';
 import { viewActions } from './view-slice';
 
@@ -70,9 +70,9 @@ export function useShortcuts(): void {
       }
       switch (key.toLowerCase()) {
         case 'c':
-          return () => dispatch(planActions.toolChosen('choose'));
+          return () => dispatch(takeTool('choose'));
         case 'r':
-          return () => dispatch(planActions.toolChosen('room'));
+          return () => dispatch(takeTool('room'));
         case 'f':
           return () => dispatch(fitAll);
         case 'n':

@@ -24,8 +24,8 @@ const slice = createSlice({
       state.width = width;
       state.height = height;
     },
-    fitted: (state, { payload }: PayloadAction<Box | null>) => {
-      state.view = fit(payload, state.width, state.height);
+    fitted: (state, { payload }: PayloadAction<{ box: Box | null; margin?: number }>) => {
+      state.view = fit(payload.box, state.width, state.height, payload.margin);
       state.byHand = false;
     },
     panned: (state, { payload }: PayloadAction<Point>) => {

@@ -24,8 +24,12 @@ export function zoomAt(view: Viewport, px: Point, factor: number): Viewport {
   return { scale, x: held.x - px.x / scale, y: held.y - px.y / scale };
 }
 
+/** Left round the house, px: to look at it, and to draw beside it. */
+export const MARGIN = 36;
+export const ROOM_BESIDE = 105;
+
 /** The view that shows the box with a margin; an empty house shows a room's worth of sheet, 8 m wide. */
-export function fit(box: Box | null, width: number, height: number, margin = 36): Viewport {
+export function fit(box: Box | null, width: number, height: number, margin = MARGIN): Viewport {
   const b = box ?? { minX: -1500, minY: -1500, maxX: 6500, maxY: 5500 };
   const scale = clamp(
     Math.min((width - 2 * margin) / Math.max(1, b.maxX - b.minX), (height - 2 * margin) / Math.max(1, b.maxY - b.minY)),

@@ -1,0 +1,53 @@
+import type { Locator, Page } from '@playwright/test';
+
+type Px = readonly [number, number];
+
+/** A finger on the glass: real touch events, through the browser's own input. */
+export class Finger {
+  constructor(private readonly page: Page) {}
+
+  async drag(from: Px, to: Px, steps = 10): Promise<void> {
+    await this.down([from]);
+    for (let i = 1; i <= steps; i += 1) await this.move([between(from, to, i / steps)]);
+    await this.up();
+  }
+
+  /** Two fingers, from one distance apart to another, round a point. */
+  async pinch(centre: Px, from: number, to: number, steps = 8): Promise<void> {
+    const pair = (spread: number): Px[] => [
+      [centre[0] - spread / 2, centre[1]],
+      [centre[0] + spread / 2, centre[1]],
+    ];
+    await this.down(pair(from));
+    for (let i = 1; i <= steps; i += 1) await this.move(pair(from + ((to - from) * i) / steps));
+    await this.up();
+  }
+
+  async tap(at: Px): Promise<void> {
+    await this.page.touchscreen.tap(at[0], at[1]);
+  }
+
+  private session: ReturnType<ReturnType<Page['context']>['newCDPSession']> | null = null;
+  private async send(type: 'touchStart' | 'touchMove' | 'touchEnd', points: readonly Px[]): Promise<void> {
+    this.session ??= this.page.context().newCDPSession(this.page);
+    await (await this.session).send('Input.dispatchTouchEvent', { type, touchPoints: points.map(([x, y], id) => ({ x, y, id })) });
+  }
+  down(points: readonly Px[]): Promise<void> {
+    return this.send('touchStart', points);
+  }
+  move(points: readonly Px[]): Promise<void> {
+    return this.send('touchMove', points);
+  }
+  up(): Promise<void> {
+    return this.send('touchEnd', []);
+  }
+}
+
+const between = (a: Px, b: Px, k: number): Px => [a[0] + (b[0] - a[0]) * k, a[1] + (b[1] - a[1]) * k];
+
+/** The middle of what is on the screen, px. */
+export async function middleOf(locator: Locator): Promise<[number, number]> {
+  const box = await locator.boundingBox();
+  if (!box) throw new Error('It is not on the screen.');
+  return [box.x + box.width / 2, box.y + box.height / 2];
+}

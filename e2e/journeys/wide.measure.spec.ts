@@ -1,0 +1,159 @@
+import type { Page } from '@playwright/test';
+import { middleOf } from '../finger';
+import { expect, test } from '../server';
+
+const ledger = (page: Page, name: RegExp) => page.getByLabel('Ledger of rooms').getByRole('button', { name });
+const total = (page: Page) => page.getByTestId('job-total');
+const wall = (page: Page, name: RegExp) => page.getByLabel('Walls of the room').getByRole('button', { name });
+
+/** Tabs to a button and presses it with the keyboard. */
+async function press(page: Page, name: RegExp | string, key = 'Enter'): Promise<void> {
+  await page.getByRole('button', { name, ...(typeof name === 'string' && { exact: true }) }).focus();
+  await page.keyboard.press(key);
+}
+
+test('a job in feet and inches is measured with keyboard and mouse', async ({ page }) => {
+  await page.goto('/new');
+  await page.getByText('Feet and inches').click();
+  await page.getByLabel('Ceiling height').fill('nine feet');
+  await page.getByText('Start measuring').click();
+  await expect(page.getByRole('alert')).toContainText('not a length');
+  await page.getByLabel('Ceiling height').fill('9\'');
+  await page.keyboard.press('Enter');
+  await page.getByText('Start measuring').click();
+
+  // the mouse draws, Escape backs out of a drag
+  const sheet = (await page.getByTestId('sheet').boundingBox())!;
+  const at = (x: number, y: number) => [sheet.x + x, sheet.y + y] as const;
+  await page.mouse.move(...at(150, 100));
+  await page.mouse.down();
+  await page.mouse.move(...at(300, 250), { steps: 4 });
+  await expect(ledger(page, /^Unnamed room, ≈/)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  await expect(page.getByText('No rooms yet.')).toBeVisible();
+  await page.mouse.move(...at(150, 100));
+  await page.mouse.down();
+  await page.mouse.move(...at(430, 330), { steps: 4 });
+  await page.mouse.up();
+  await page.getByLabel('Another name').fill('Loft & store');
+  await page.keyboard.press('Enter');
+  await expect(ledger(page, /^Loft & store, ≈ .* ft²/)).toBeVisible();
+
+  // round the walls by keyboard: 12′ 6″ × 9′ 8″ is 120.8 ft² (exact: 120.83)
+  await press(page, /^Wall 1: ≈/);
+  await page.keyboard.type("12'6\"");
+  await expect(page.getByText('= 12′ 6″')).toBeVisible();
+  await expect(page.getByTestId('moving-corner')).toHaveCount(2);
+  await page.keyboard.press('Enter');
+  await expect(wall(page, /^Wall 1: 12′ 6″, taped/)).toBeVisible();
+  await page.keyboard.type('9ft 8in');
+  await page.keyboard.press('Enter');
+  await expect(wall(page, /^Wall 4: 9′ 8″, worked out/)).toBeVisible();
+  await expect(total(page)).toHaveText('120.8 ft²');
+
+  // a door on the bottom wall by keyboard, placed from the other end, moved by arrows
+  await page.keyboard.press('d');
+  await expect(page.getByTestId('strip-door')).toBeVisible();
+  await page.keyboard.type('1 6');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('strip-gap-0')).toHaveText('1′ 6″');
+  await page.keyboard.press('h');
+  await page.keyboard.press('s');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('n');
+  await page.keyboard.press('w');
+  await expect(page.getByTestId('strip-window')).toBeVisible();
+
+  // the mouse drags it along the strip; both distances follow, before it is let go
+  const [x, y] = await middleOf(page.getByTestId('strip-window'));
+  const gap = await page.getByTestId('strip-gap-0').textContent();
+  const rest = await page.getByTestId('strip-gap-1').textContent();
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 90, y, { steps: 5 });
+  await expect(page.getByTestId('strip-gap-0')).not.toHaveText(gap!);
+  await expect(page.getByTestId('strip-gap-1')).not.toHaveText(rest!);
+  await page.mouse.up();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+
+  // a second room by mouse, one wall shared
+  await page.keyboard.press('r');
+  const right = (await page.getByTestId(/^length/).getByText('9′ 8″').boundingBox())!;
+  const top = (await page.getByTestId(/^length/).getByText('12′ 6″').boundingBox())!;
+  await page.mouse.move(right.x + right.width + 12, top.y - 2);
+  await page.mouse.down();
+  await page.mouse.move(right.x + right.width + 110, top.y + 120, { steps: 6 });
+  await page.mouse.up();
+  await page.getByText('Later').click();
+  await expect(ledger(page, /^Loft & store, 120\.8 ft²/)).toBeVisible();
+  await expect(ledger(page, /^Unnamed room, ≈/)).toBeVisible();
+  await expect(total(page)).toHaveText(/^≈ /);
+
+  // everything undoes and redoes by key
+  const after = await total(page).textContent();
+  await page.keyboard.press('Control+z');
+  await expect(total(page)).toHaveText('120.8 ft²');
+  for (let i = 0; i < 12; i += 1) await page.keyboard.press('Control+z');
+  await expect(page.getByText('No rooms yet.')).toBeVisible();
+  for (let i = 0; i < 14; i += 1) await page.keyboard.press('Control+y');
+  await expect(total(page)).toHaveText(after!);
+
+  // zoom, move and fit by key and wheel
+  const label = page.getByTestId(/^name/).first();
+  const place = async () => Math.round((await label.boundingBox())!.x);
+  const start = await place();
+  await page.keyboard.press('+');
+  await page.keyboard.press('ArrowRight');
+  await expect.poll(place).not.toBe(start);
+  await page.mouse.move(...at(300, 200));
+  await page.mouse.wheel(0, 300);
+  await page.keyboard.press('f');
+  await expect(label).toBeInViewport();
+});
+
+test('two tabs on one job keep what both did', async ({ page, context }) => {
+  await page.goto('/job/ferry-house');
+  const other = await context.newPage();
+  await other.goto('/job/ferry-house');
+  await ledger(other, /^Net store/).click();
+  await other.getByText('Name', { exact: true }).click();
+  await other.getByLabel('Another name').fill('Sail loft');
+  await other.getByText('Name it').click();
+  await expect(ledger(page, /^Sail loft/)).toBeVisible();
+  await ledger(page, /^Waiting room/).click();
+  await page.getByRole('button', { name: /^Ceiling: / }).click();
+  await page.keyboard.type('2.72');
+  await page.keyboard.press('Enter');
+  await ledger(other, /^Waiting room/).click();
+  await expect(other.getByRole('button', { name: 'Ceiling: 2.72 m' })).toBeVisible();
+  await expect(ledger(page, /^Sail loft/)).toBeVisible();
+});
+
+test('an unknown job says so, and so does one that is not here while offline', async ({ page, server }) => {
+  await page.goto('/job/no-such-job');
+  await expect(page.getByText('There is no such job here.')).toBeVisible();
+  await page.getByText('Back to the jobs').click();
+  await expect(page.getByRole('link', { name: /^Ferry House/ })).toBeVisible();
+  await server.stop();
+  await page.getByRole('link', { name: /^Ferry House/ }).click();
+  await expect(page.getByText(/not on this device/)).toBeVisible();
+  await page.getByText('Back to the jobs').click();
+  await expect(page.getByText(/Offline. These are the jobs this device knows/)).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Quince Cottage/ })).toBeVisible();
+});
+
+test.describe('with the application kept on the device', () => {
+  test.use({ serviceWorkers: 'allow' });
+
+  test('it opens, and a job with it, without the server', async ({ page, server }) => {
+    await page.goto('/job/ferry-house');
+    await expect(total(page)).toBeVisible();
+    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+    await server.stop();
+    await page.reload();
+    await expect(ledger(page, /^Ticket hall, 2/)).toBeVisible();
+    await expect(page.getByTestId('sync')).toHaveAccessibleName(/Offline/);
+  });
+});

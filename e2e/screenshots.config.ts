@@ -1,0 +1,12 @@
+import { defineConfig } from '@playwright/test';
+import { CHROMIUM } from './browser';
+
+/** Takes the pictures of docs/screenshots from the demo data: npm run screenshots */
+export default defineConfig({
+  testDir: 'screenshots',
+  timeout: 120_000,
+  workers: 1,
+  outputDir: '../test-results',
+  globalSetup: './cluster.ts',
+  use: CHROMIUM,
+});
