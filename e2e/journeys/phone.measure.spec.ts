@@ -209,11 +209,12 @@ test('a room and the room beside it are measured by touch, from first tap to fil
   expect(svg).toContain('id="scale-bar"');
   expect(svg).toContain('id="north"');
   const csv = await downloaded(page, 'Rooms as CSV');
-  expect(csv).toContain('Cookhouse,13.230,14.700,2.500,33.550,33.075,all taped or worked out');
+  expect(csv).toContain('Cookhouse,13.230,14.700,2.500,33.546,33.075,all taped or worked out');
 });
 
 async function downloaded(page: Page, what: string): Promise<string> {
   await page.getByRole('button', { name: 'Leave with something' }).tap();
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name: what }).tap()]);
+  await expect(page.getByRole('menuitem', { name: what })).toBeHidden();
   return readFileSync(await download.path(), 'utf8');
 }

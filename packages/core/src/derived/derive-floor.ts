@@ -1,7 +1,7 @@
 import { type Point } from '../geometry';
 import { type Id, type Opening, type Plan, type Reading, type Room, ceilingHeightOf } from '../plan/plan';
 import { openingSpan } from '../openings';
-import { type FaceRun, type RoomMeasures, type RoomOutline, floorContains, floorsOf, labelPoint, roomMeasures } from '../rooms';
+import { type FaceRun, type RoomMeasures, type RoomOutline, floorAt, floorsOf, labelPoint, roomMeasures } from '../rooms';
 import { type Provenance, provenanceOf } from '../trueup';
 import { type Network, type WallBody, networkOf, wallBody, wallInsets } from '../walls';
 
@@ -66,30 +66,12 @@ function work(plan: Plan, floor: Id): DerivedFloor {
   const rooms = Object.values(plan.rooms)
     .filter((room) => room.floor === floor)
     .flatMap((room) => {
-      const outline = floors.find((f) => floorContains(f.outline.rings, room.at))?.outline;
+      const outline = floorAt(floors, room.at)?.outline;
       if (!outline) return [];
-      const faces = outline.runs.map(
-        (run): WallFace => ({
-          ...run,
-          room: room.id,
-          provenance: provenance(run.from, run.to),
-          reading: read.get(run.key) ?? null,
-          openings: openingsAlong(network, run, onWall),
-        }),
+      const faces = outline.runs.map((run) =>
+        wallFace(run, room.id, provenance(run.from, run.to), read.get(run.key) ?? null, openingsAlong(network, run, onWall)),
       );
-      const ceilingHeight = ceilingHeightOf(plan, room);
-      const inRoom = faces.flatMap((face) => face.openings.map((o) => o.opening));
-      return [
-        {
-          room,
-          outline,
-          faces,
-          label: labelFor(outline),
-          ceilingHeight,
-          measures: roomMeasures(outline, ceilingHeight, inRoom),
-          rough: faces.some((face) => face.provenance === 'rough'),
-        },
-      ];
+      return [derivedRoom(room, outline, faces, ceilingHeightOf(plan, room))];
     });
   return {
     plan,
@@ -103,17 +85,48 @@ function work(plan: Plan, floor: Id): DerivedFloor {
   };
 }
 
+const faces = new WeakMap<FaceRun, WallFace>();
+
+/** The face of a run; the same one as last time when nothing about it changed. */
+function wallFace(run: FaceRun, room: Id, provenance: Provenance, reading: Reading | null, openings: readonly OpeningOnFace[]): WallFace {
+  const last = faces.get(run);
+  if (
+    last?.room === room &&
+    last.provenance === provenance &&
+    last.reading === reading &&
+    last.openings.length === openings.length &&
+    last.openings.every((on, i) => on.opening === openings[i]!.opening && on.from === openings[i]!.from)
+  ) {
+    return last;
+  }
+  const face = { ...run, room, provenance, reading, openings };
+  faces.set(run, face);
+  return face;
+}
+
+const rooms = new WeakMap<RoomOutline, DerivedRoom>();
+
+function derivedRoom(room: Room, outline: RoomOutline, faces: readonly WallFace[], ceilingHeight: number): DerivedRoom {
+  const last = rooms.get(outline);
+  if (last?.room === room && last.ceilingHeight === ceilingHeight && last.faces.every((face, i) => face === faces[i])) return last;
+  const inRoom = faces.flatMap((face) => face.openings.map((on) => on.opening));
+  const derived = {
+    room,
+    outline,
+    faces,
+    label: last?.label ?? labelPoint(outline.rings),
+    ceilingHeight,
+    measures: roomMeasures(outline, ceilingHeight, inRoom),
+    rough: faces.some((face) => face.provenance === 'rough'),
+  };
+  rooms.set(outline, derived);
+  return derived;
+}
+
 function groupByWall(openings: readonly Opening[]): Map<Id, Opening[]> {
   const groups = new Map<Id, Opening[]>();
   for (const opening of openings) groups.set(opening.wall, [...(groups.get(opening.wall) ?? []), opening]);
   return groups;
-}
-
-const labels = new WeakMap<RoomOutline, Point>();
-function labelFor(outline: RoomOutline): Point {
-  let label = labels.get(outline);
-  if (!label) labels.set(outline, (label = labelPoint(outline.rings)));
-  return label;
 }
 
 function openingsAlong(network: Network, run: FaceRun, onWall: ReadonlyMap<Id, readonly Opening[]>): OpeningOnFace[] {

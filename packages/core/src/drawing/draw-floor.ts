@@ -21,9 +21,20 @@ export function drawFloor(derived: DerivedFloor, style: DrawingStyle): Mark[] {
       once(body, () => ({ kind: 'path', role: 'wall.cut', key: `wall ${body.wall.id}`, rings: [body.ring], closed: true }) as const),
     ),
     ...derived.openings.flatMap((opening) => drawOpening(network, opening)),
-    ...derived.rooms.flatMap((room) => room.faces.filter((face) => !saidOpposite(face, room, style.lettering)).flatMap((face) => drawDimension(face, style))),
-    ...derived.rooms.flatMap((room) => roomLabel(room, style)),
+    ...derived.rooms.flatMap((room) => roomMarks(room, style)),
   ];
+}
+
+const drawnRooms = new WeakMap<DerivedRoom, { style: DrawingStyle; marks: readonly Mark[] }>();
+
+/** Dimensions and label of a room. */
+function roomMarks(room: DerivedRoom, style: DrawingStyle): readonly Mark[] {
+  const last = drawnRooms.get(room);
+  if (last?.style.lettering === style.lettering && last.style.units === style.units) return last.marks;
+  const shown = room.faces.filter((face) => !saidOpposite(face, room, style.lettering));
+  const marks = [...shown.flatMap((face) => drawDimension(face, style)), ...roomLabel(room, style)];
+  drawnRooms.set(room, { style, marks });
+  return marks;
 }
 
 function floorMark(room: DerivedRoom): Mark {

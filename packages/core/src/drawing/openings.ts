@@ -1,11 +1,23 @@
 import { type Point, middle, moved, rightOf } from '../geometry';
 import { openingSpan } from '../openings';
 import type { Opening } from '../plan/plan';
-import type { Network } from '../walls';
+import { type Network, type WallBody, wallBody } from '../walls';
 import type { Mark } from './marks';
 
 /** A door with its leaf open at a right angle and the swing of its edge; a window with frame and glass. */
-export function drawOpening(network: Network, opening: Opening): Mark[] {
+export function drawOpening(network: Network, opening: Opening): readonly Mark[] {
+  const body = wallBody(network, opening.wall);
+  const last = remembered.get(opening);
+  if (last?.body === body) return last.marks;
+  const marks = draw(network, opening);
+  remembered.set(opening, { body, marks });
+  return marks;
+}
+
+/** While its wall's body is the same, so is the opening. */
+const remembered = new WeakMap<Opening, { body: WallBody; marks: readonly Mark[] }>();
+
+function draw(network: Network, opening: Opening): Mark[] {
   const half = network.half(opening.wall, true);
   const start = network.corners.get(half.from)!;
   const span = openingSpan(network, opening);

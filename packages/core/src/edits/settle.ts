@@ -49,7 +49,7 @@ function requireSound(draft: Draft, floor: Id): void {
   for (const { x, y } of network.corners.values()) {
     if (!(Math.abs(x) <= 1e7 && Math.abs(y) <= 1e7)) throw new Refusal('That is too far away to be part of this house.');
   }
-  if (!isPlanar(draft, floor)) {
+  if (!isPlanar(draft, floor, draft.before)) {
     throw new Refusal('Walls would cross each other. Check the length, or let the other corner move.');
   }
   requireFit(network, Object.values(draft.openings).filter((o) => draft.walls[o.wall]?.floor === floor), highestCeiling(draft));

@@ -39,29 +39,45 @@ export function problemsOf(plan: Plan): string[] {
   return problems;
 }
 
-/** No two walls of the floor meet anywhere but at a shared corner. Exact predicates; near misses under 0.5 mm count as touching. */
-export function isPlanar(plan: Pick<Plan, 'corners' | 'walls'>, floor: Id): boolean {
+/**
+ * No two walls of the floor meet anywhere but at a shared corner. Exact predicates; near misses under 0.5 mm count
+ * as touching. Given a plan known to be planar, only what differs from it is looked at.
+ */
+export function isPlanar(plan: Pick<Plan, 'corners' | 'walls'>, floor: Id, known?: Pick<Plan, 'corners' | 'walls'>): boolean {
   const walls = Object.values(plan.walls).filter((wall) => wall.floor === floor);
-  if (walls.length < 2) return true;
+  const changed = known ? walls.filter((wall) => differs(wall, plan, known)) : walls;
+  if (changed.length === 0 || walls.length < 2) return true;
   const index = new Flatbush(walls.length);
   for (const wall of walls) {
-    const a = plan.corners[wall.start]!;
-    const b = plan.corners[wall.end]!;
-    index.add(Math.min(a.x, b.x), Math.min(a.y, b.y), Math.max(a.x, b.x), Math.max(a.y, b.y));
+    const { minX, minY, maxX, maxY } = reach(plan, wall, 0);
+    index.add(minX, minY, maxX, maxY);
   }
   index.finish();
-  return walls.every((wall, i) => {
-    const a = plan.corners[wall.start]!;
-    const b = plan.corners[wall.end]!;
-    const near = index.search(
-      Math.min(a.x, b.x) - CLOSE,
-      Math.min(a.y, b.y) - CLOSE,
-      Math.max(a.x, b.x) + CLOSE,
-      Math.max(a.y, b.y) + CLOSE,
-      (j) => j > i,
-    );
-    return near.every((j) => !collide(plan, wall, walls[j]!));
+  return changed.every((wall) => {
+    const { minX, minY, maxX, maxY } = reach(plan, wall, CLOSE);
+    return index.search(minX, minY, maxX, maxY).every((j) => walls[j] === wall || !collide(plan, wall, walls[j]!));
   });
+}
+
+const differs = (wall: Wall, plan: Pick<Plan, 'corners'>, known: Pick<Plan, 'corners' | 'walls'>): boolean => {
+  const was = known.walls[wall.id];
+  return (
+    was?.start !== wall.start ||
+    was.end !== wall.end ||
+    known.corners[wall.start] !== plan.corners[wall.start] ||
+    known.corners[wall.end] !== plan.corners[wall.end]
+  );
+};
+
+function reach(plan: Pick<Plan, 'corners'>, wall: Wall, margin: number) {
+  const a = plan.corners[wall.start]!;
+  const b = plan.corners[wall.end]!;
+  return {
+    minX: Math.min(a.x, b.x) - margin,
+    minY: Math.min(a.y, b.y) - margin,
+    maxX: Math.max(a.x, b.x) + margin,
+    maxY: Math.max(a.y, b.y) + margin,
+  };
 }
 
 function collide(plan: Pick<Plan, 'corners'>, one: Wall, two: Wall): boolean {

@@ -58,10 +58,10 @@ export class Draft {
     return Object.values(this.openings).filter((opening) => opening.wall === wall);
   }
 
-  /** The plan as it stands now. Collections that did not change keep their identity. */
+  /** The plan as edited; the draft is not to be used after that. Collections that did not change keep their identity. */
   plan(): Plan {
     const plan: Record<string, unknown> = { schema: this.before.schema, job: this.job };
-    for (const name of COLLECTIONS) plan[name] = same(this.before[name], this[name]) ? this.before[name] : { ...this[name] };
+    for (const name of COLLECTIONS) plan[name] = same(this.before[name], this[name]) ? this.before[name] : this[name];
     return plan as unknown as Plan;
   }
 }

@@ -1,6 +1,6 @@
 import Flatbush from 'flatbush';
-import { type Box, type Ring, boxAround, difference, properCrossing, ringsArea } from '../geometry';
-import { type Face, type Network, facesOf, wallBody } from '../walls';
+import { type Box, type Point, type Ring, boxAround, difference, properCrossing, ringsArea } from '../geometry';
+import { type Face, type Network, type WallBody, facesOf, wallBody } from '../walls';
 import { floorContains } from './label-point';
 import { type RoomOutline, roomOutline } from './room-outline';
 
@@ -15,42 +15,81 @@ export interface RoomFloor {
   readonly outline: RoomOutline;
 }
 
+const remembered = new WeakMap<Network, readonly RoomFloor[]>();
+
 /**
  * The floors enclosed by walls. Where a wall of one room is drawn so close to another room that its body reaches
  * over, the wall is solid and the floor stops at it. What is left with hardly any floor is not a room.
  */
-export function floorsOf(network: Network): RoomFloor[] {
-  const solid = solidsOf(network);
+export function floorsOf(network: Network): readonly RoomFloor[] {
+  let floors = remembered.get(network);
+  if (!floors) remembered.set(network, (floors = findFloors(network)));
+  return floors;
+}
+
+function findFloors(network: Network): RoomFloor[] {
+  const near = bodiesNear(network);
   return facesOf(network)
-    .map((face) => {
-      const outline = roomOutline(network, face);
-      const over = solid(outline.rings);
-      if (over.length === 0) return { face, outline };
-      const rings = difference(outline.rings, over);
-      return { face, outline: { ...outline, rings, area: Math.max(0, ringsArea(rings)) } };
-    })
+    .map((face) => ({ face, outline: cleared(roomOutline(network, face), near) }))
     .filter(({ outline }) => outline.area >= LEAST_FLOOR);
 }
 
-/** Finds the wall bodies that reach over a floor, by more than the touch of faces. */
-function solidsOf(network: Network): (rings: readonly Ring[]) => Ring[] {
+/** An outline comes with the bodies it was last held against: the same again need no looking. */
+const clearedBefore = new WeakMap<RoomOutline, { near: readonly WallBody[]; result: RoomOutline }>();
+
+function cleared(outline: RoomOutline, bodiesAt: (box: Box) => WallBody[]): RoomOutline {
+  const box = outlineBox(outline);
+  if (!box) return outline;
+  const near = bodiesAt(box);
+  const last = clearedBefore.get(outline);
+  if (last && last.near.length === near.length && last.near.every((body, i) => body === near[i])) return last.result;
+  const over = near.filter((body) => reachesOver(coreOf(body), outline.rings)).map((body) => body.ring);
+  const rings = over.length > 0 ? difference(outline.rings, over) : outline.rings;
+  const result = over.length > 0 ? { ...outline, rings, area: Math.max(0, ringsArea(rings)) } : outline;
+  clearedBefore.set(outline, { near, result });
+  return result;
+}
+
+const boxes = new WeakMap<RoomOutline, Box | null>();
+
+/** The upright box round a floor, mm; null when there is no floor. */
+export function outlineBox(outline: RoomOutline): Box | null {
+  let box = boxes.get(outline);
+  if (box === undefined) boxes.set(outline, (box = boxAround(outline.rings.flat())));
+  return box;
+}
+
+/** Finds the wall bodies whose box meets another box, always in the order of the walls. */
+function bodiesNear(network: Network): (box: Box) => WallBody[] {
   if (network.walls.length === 0) return () => [];
-  const bodies = network.walls.map((wall) => wallBody(network, wall.id).ring);
-  const cores = bodies.map(shrunk);
+  const bodies = network.walls.map((wall) => wallBody(network, wall.id));
   const index = new Flatbush(bodies.length);
-  for (const core of cores) {
-    const box = boxAround(core)!;
+  for (const body of bodies) {
+    const { box } = coreOf(body);
     index.add(box.minX, box.minY, box.maxX, box.maxY);
   }
   index.finish();
-  return (rings) => {
-    const box: Box | null = boxAround(rings.flat());
-    if (!box) return [];
-    return index
+  return (box) =>
+    index
       .search(box.minX, box.minY, box.maxX, box.maxY)
-      .filter((i) => reachesOver(cores[i]!, rings))
+      .sort((a, b) => a - b)
       .map((i) => bodies[i]!);
-  };
+}
+
+interface Core {
+  readonly ring: Ring;
+  readonly box: Box;
+}
+
+const cores = new WeakMap<WallBody, Core>();
+
+function coreOf(body: WallBody): Core {
+  let core = cores.get(body);
+  if (!core) {
+    const ring = shrunk(body.ring);
+    cores.set(body, (core = { ring, box: boxAround(ring)! }));
+  }
+  return core;
 }
 
 /** A little inside the body, so that faces that merely touch do not count. */
@@ -64,7 +103,7 @@ function shrunk(ring: Ring): Ring {
   return ring.map((p) => ({ x: inward(p.x, centre.x), y: inward(p.y, centre.y) }));
 }
 
-function reachesOver(body: Ring, rings: readonly Ring[]): boolean {
+function reachesOver({ ring: body }: Core, rings: readonly Ring[]): boolean {
   if (body.some((p) => floorContains(rings, p))) return true;
   return rings.some((ring) =>
     ring.some((a, i) => {
@@ -72,4 +111,12 @@ function reachesOver(body: Ring, rings: readonly Ring[]): boolean {
       return body.some((c, j) => properCrossing(a, b, c, body[(j + 1) % body.length]!));
     }),
   );
+}
+
+/** The floor that a point lies on. */
+export function floorAt(floors: readonly RoomFloor[], p: Point): RoomFloor | undefined {
+  return floors.find(({ outline }) => {
+    const box = outlineBox(outline);
+    return box && p.x >= box.minX && p.x <= box.maxX && p.y >= box.minY && p.y <= box.maxY && floorContains(outline.rings, p);
+  });
 }

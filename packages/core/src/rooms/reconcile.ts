@@ -1,8 +1,8 @@
 import { intersection, ringsArea } from '../geometry';
 import { Draft } from '../plan/draft';
 import type { Id, Room, Wall } from '../plan/plan';
-import { type Network, cornerRing, facesOf, networkOf } from '../walls';
-import { type RoomFloor, floorsOf } from './floors';
+import { type Network, cornerRing, faceKey, facesOf, networkOf } from '../walls';
+import { type RoomFloor, floorAt, floorsOf } from './floors';
 import { floorContains, labelPoint } from './label-point';
 
 /**
@@ -21,9 +21,10 @@ export function reconcileRooms(draft: Draft, floor: Id): void {
     free.delete(room);
   };
 
+  const byKey = new Map([...old.values()].map((f) => [faceKey(f.face), f.room]));
   for (const f of found) {
-    const same = [...free].filter((room) => old.get(room.id)?.face.key === f.face.key);
-    if (same.length === 1) take(f, same[0]!);
+    const same = byKey.get(faceKey(f.face));
+    if (same && free.has(same)) take(f, same);
   }
   const overlaps = found
     .filter((f) => !owner.has(f))
@@ -64,7 +65,7 @@ function roomsBefore(draft: Draft, floor: Id) {
   return Object.values(draft.before.rooms)
     .filter((room) => room.floor === floor && room.id in draft.rooms)
     .flatMap((room) => {
-      const home = faces.find(({ outline }) => floorContains(outline.rings, room.at));
+      const home = floorAt(faces, room.at);
       return home ? [{ room, face: home.face, ring: cornerRing(network, home.face.outline) }] : [];
     });
 }

@@ -1,6 +1,6 @@
 import { type Point, type Ring, difference, distance, dot, isSimple, leftOf, moved, rightOf, ringsArea, signedArea } from '../geometry';
 import type { Id } from '../plan/plan';
-import { type Face, type HalfWall, type Loop, type Network, cornerRing, goesStraightOn, nextOnOutline } from '../walls';
+import { type Face, type HalfWall, type Loop, type Joint, type Network, cornerRing, goesStraightOn, jointAfter, pointsAfter } from '../walls';
 
 /** One straight inner face of a room, over however many walls it runs. The room is at the right hand from a to b. */
 export interface FaceRun {
@@ -29,9 +29,21 @@ export interface RoomOutline {
  * close that their faces cross, the floor is what remains when the bodies of the walls are taken off.
  */
 export function roomOutline(network: Network, face: Face): RoomOutline {
-  const loops = [face.outline, ...face.holes];
-  const runs = loops.flatMap((loop) => runsOf(network, loop));
-  const rings = loops.map((loop) => innerRing(network, loop));
+  const loops = face.holes.length > 0 ? [face.outline, ...face.holes] : [face.outline];
+  const joints = loops.flatMap((loop) => loop.halves.map(jointAfter));
+  const last = remembered.get(joints[0]!);
+  if (last && last.joints.length === joints.length && last.joints.every((joint, i) => joint === joints[i])) return last.outline;
+  const outline = outlineOf(network, loops);
+  remembered.set(joints[0]!, { joints, outline });
+  return outline;
+}
+
+/** Every joint belongs to one room: while all joints of an outline are the same, so is the outline. */
+const remembered = new WeakMap<Joint, { joints: readonly Joint[]; outline: RoomOutline }>();
+
+function outlineOf(network: Network, loops: readonly Loop[]): RoomOutline {
+  const runs = loops.flatMap(runsOf);
+  const rings = loops.map(innerRing);
   const sound =
     runs.every((run) => dot({ x: run.b.x - run.a.x, y: run.b.y - run.a.y }, run.d) >= 0) &&
     rings.every(isSimple) &&
@@ -40,9 +52,7 @@ export function roomOutline(network: Network, face: Face): RoomOutline {
   return { rings: floor, runs, area: Math.max(0, ringsArea(floor)) };
 }
 
-function innerRing(network: Network, loop: Loop): Ring {
-  return loop.halves.flatMap((half) => nextOnOutline(network, half).points);
-}
+const innerRing = (loop: Loop): Ring => loop.halves.flatMap(pointsAfter);
 
 function withoutBodies(network: Network, loops: readonly Loop[]): Ring[] {
   const bodies = loops.flatMap((loop) =>
@@ -58,9 +68,9 @@ function withoutBodies(network: Network, loops: readonly Loop[]): Ring[] {
   return difference([cornerRing(network, loops[0]!)], [...bodies, ...free]);
 }
 
-function runsOf(network: Network, loop: Loop): FaceRun[] {
+function runsOf(loop: Loop): FaceRun[] {
   const { halves } = loop;
-  const steps = halves.map((half) => nextOnOutline(network, half).points);
+  const steps = halves.map(pointsAfter);
   // a run goes on where the wall does and its face makes no step
   const goesOn = halves.map((half, i) => goesStraightOn(half, halves[(i + 1) % halves.length]!) && steps[i]!.length === 1);
   const first = goesOn.at(-1) ? goesOn.indexOf(false) + 1 : 0;

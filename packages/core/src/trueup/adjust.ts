@@ -158,8 +158,8 @@ function straightPairs(network: Network) {
 function fitted(network: Network, reading: Reading): { length: number; d: Point } | null {
   const chain = chainBetween(network, reading.from, reading.to);
   if (!chain) return null;
-  const a = faceStart(network, chain[0]!);
-  const b = faceEnd(network, chain.at(-1)!);
+  const a = faceStart(chain[0]!);
+  const b = faceEnd(chain.at(-1)!);
   const d = direction(network.corners.get(reading.from)!, network.corners.get(reading.to)!);
   return { length: dot(d, { x: b.x - a.x, y: b.y - a.y }), d };
 }

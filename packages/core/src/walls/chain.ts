@@ -42,7 +42,7 @@ export const isStraightChain = (network: Network, from: Id, to: Id): boolean => 
  */
 export function insideLength(network: Network, from: Id, to: Id): number | null {
   const chain = chainBetween(network, from, to);
-  return chain && distance(faceStart(network, chain[0]!), faceEnd(network, chain.at(-1)!));
+  return chain && distance(faceStart(chain[0]!), faceEnd(chain.at(-1)!));
 }
 
 export interface Insets {
@@ -64,7 +64,7 @@ export function wallInsets(network: Network, id: Id): Record<'left' | 'right', I
   return {
     wall: forward.wall,
     length,
-    right: { start: along(faceStart(network, forward)), end: length - along(faceEnd(network, forward)) },
-    left: { start: along(faceEnd(network, back)), end: length - along(faceStart(network, back)) },
+    right: { start: along(faceStart(forward)), end: length - along(faceEnd(forward)) },
+    left: { start: along(faceEnd(back)), end: length - along(faceStart(back)) },
   };
 }

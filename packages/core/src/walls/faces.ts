@@ -1,6 +1,6 @@
 import { type Ring, ringContains, signedArea } from '../geometry';
 import type { Id } from '../plan/plan';
-import { type HalfWall, type Network, nextOnOutline } from './network';
+import { type HalfWall, type Network, nextHalf } from './network';
 
 /** A closed walk along walls with the enclosed (or enclosing) area at the right hand. */
 export interface Loop {
@@ -13,8 +13,6 @@ export interface Loop {
 export interface Face {
   readonly outline: Loop;
   readonly holes: readonly Loop[];
-  /** The same for the same corners in the same order, wherever the walk began. */
-  readonly key: string;
 }
 
 /** The line of a loop from corner to corner. */
@@ -26,36 +24,41 @@ export const cornerRing = (network: Network, loop: Loop): Ring =>
  * both sides. Linear in the number of walls.
  */
 export function loopsOf(network: Network): Loop[] {
-  const seen = new Map<Id, number>();
+  const seen = new Set<HalfWall>();
   const loops: Loop[] = [];
   for (const wall of network.walls) {
     for (const forward of [true, false]) {
-      if ((seen.get(wall.id) ?? 0) & (forward ? 1 : 2)) continue;
+      const first = network.half(wall.id, forward);
+      if (seen.has(first)) continue;
       const halves: HalfWall[] = [];
-      let half = network.half(wall.id, forward);
-      for (;;) {
-        const mark = seen.get(half.wall.id) ?? 0;
-        const bit = half.forward ? 1 : 2;
-        if (mark & bit) break;
-        seen.set(half.wall.id, mark | bit);
+      for (let half = first; !seen.has(half); half = nextHalf(half)) {
+        seen.add(half);
         halves.push(half);
-        half = nextOnOutline(network, half).next;
       }
-      const ring = halves.map((h) => network.corners.get(h.from)!);
-      loops.push({ halves, area: signedArea(ring) });
+      loops.push({ halves, area: signedArea(halves.map((half) => network.corners.get(half.from)!)) });
     }
   }
   return loops;
 }
 
-/** The bounded faces of the graph, with what stands free inside them. Loops that enclose less than `least` mm² count as nothing. */
-export function facesOf(network: Network, least = 1): Face[] {
+const remembered = new WeakMap<Network, readonly Face[]>();
+
+/** The bounded faces of the graph, with what stands free inside them. Loops that enclose less than 1 mm² count as nothing. */
+export function facesOf(network: Network): readonly Face[] {
+  let faces = remembered.get(network);
+  if (!faces) remembered.set(network, (faces = traceFaces(network)));
+  return faces;
+}
+
+const LEAST = 1;
+
+function traceFaces(network: Network): Face[] {
   const loops = loopsOf(network);
-  const outlines = loops.filter((loop) => loop.area > least);
-  const outsides = loops.filter((loop) => loop.area <= least);
-  const rings = outlines.map((loop) => cornerRing(network, loop));
+  const outlines = loops.filter((loop) => loop.area > LEAST);
+  const outsides = loops.filter((loop) => loop.area <= LEAST);
   const holes: Loop[][] = outlines.map(() => []);
   if (outsides.length > 1) {
+    const rings = outlines.map((loop) => cornerRing(network, loop));
     const component = componentsOf(network);
     const home = outlines.map((loop) => component.get(loop.halves[0]!.from)!);
     for (const outside of outsides) {
@@ -69,8 +72,11 @@ export function facesOf(network: Network, least = 1): Face[] {
       if (best >= 0) holes[best]!.push(outside);
     }
   }
-  return outlines.map((outline, i) => ({ outline, holes: holes[i]!, key: keyOf(outline) }));
+  return outlines.map((outline, i) => ({ outline, holes: holes[i]! }));
 }
+
+/** The same for the same corners in the same order, wherever the walk round the face began. */
+export const faceKey = (face: Face): string => keyOf(face.outline);
 
 function keyOf(loop: Loop): string {
   const ids = loop.halves.map((half) => half.from);

@@ -15,15 +15,17 @@ export interface HalfWall {
   readonly left: number;
 }
 
+/** The point where two faces meet; two points for a step, a bevel, the end of an open wall. */
+export type Joint = readonly [Point] | readonly [Point, Point];
+
 /**
  * Where the walls of a corner meet. `around` are the walls leaving it, clockwise. Between one and the next lies
- * a sector; `joints[i]` is the point (or two: a step, a bevel, the end of an open wall) where the right face of
- * `around[i]` meets the left face of the next, in clockwise order.
+ * a sector; `joints[i]` is where the right face of `around[i]` meets the left face of the next, in clockwise order.
  */
 export interface Star {
   readonly corner: Corner;
   readonly around: readonly HalfWall[];
-  readonly joints: readonly (readonly [Point] | readonly [Point, Point])[];
+  readonly joints: readonly Joint[];
 }
 
 export interface Network {
@@ -38,60 +40,141 @@ const MITRE_LIMIT = 4;
 /** Walls that leave a corner within this angle of one straight line count as in line: sin 2°. */
 const IN_LINE = 0.035;
 
-/**
- * The walls of one floor as a graph of corners, each with its walls in clockwise order and their joints.
- * Every wall must have both its corners in `corners`.
- */
-export function networkOf(corners: Collection<Corner>, walls: readonly Wall[]): Network {
-  const used = new Map<Id, Corner>();
-  const leaving = new Map<Id, HalfWall[]>();
-  const halves = new Map<Id, readonly [HalfWall, HalfWall]>();
-  const leave = (id: Id, half: HalfWall) => {
-    const list = leaving.get(id);
-    if (list) list.push(half);
-    else {
-      leaving.set(id, [half]);
-      used.set(id, corners[id]!);
-    }
-  };
-  for (const wall of walls) {
-    const d = direction(corners[wall.start]!, corners[wall.end]!);
-    const back = { x: -d.x, y: -d.y };
-    const pair = [
-      { wall, forward: true, from: wall.start, to: wall.end, d, right: wall.right, left: wall.left },
-      { wall, forward: false, from: wall.end, to: wall.start, d: back, right: wall.left, left: wall.right },
-    ] as const;
-    halves.set(wall.id, pair);
-    leave(wall.start, pair[0]);
-    leave(wall.end, pair[1]);
+/** A half wall knows its place in the graph: the way back, the corner it leaves, and where it stands there. */
+class LinkedHalf implements HalfWall {
+  twin!: LinkedHalf;
+  star!: CornerStar;
+  place = 0;
+  private heading: Point | null = null;
+
+  constructor(
+    readonly wall: Wall,
+    readonly forward: boolean,
+    private readonly a: Corner,
+    private readonly b: Corner,
+  ) {}
+
+  get from(): Id {
+    return this.a.id;
   }
-  const stars = new Map<Id, Star>();
-  for (const [id, around] of leaving) stars.set(id, starOf(used.get(id)!, around, corners));
-  return {
-    corners: used,
-    walls,
-    stars,
-    half: (wall, forward) => halves.get(wall)![forward ? 0 : 1],
-  };
+  get to(): Id {
+    return this.b.id;
+  }
+  get end(): Corner {
+    return this.b;
+  }
+  get d(): Point {
+    return (this.heading ??= direction(this.a, this.b));
+  }
+  get right(): number {
+    return this.forward ? this.wall.right : this.wall.left;
+  }
+  get left(): number {
+    return this.forward ? this.wall.left : this.wall.right;
+  }
 }
 
-/** A corner whose walls are the same as last time, at the same place, keeps its star: what did not move is not worked out again. */
-const remembered = new WeakMap<Corner, { star: Star; ends: readonly Corner[] }>();
+class CornerStar implements Star {
+  readonly around: LinkedHalf[] = [];
+  private made: readonly Joint[] | null = null;
 
-function starOf(corner: Corner, around: HalfWall[], corners: Collection<Corner>): Star {
-  const last = remembered.get(corner);
-  if (
-    last &&
-    last.ends.length === around.length &&
-    last.star.around.every((half, i) => corners[half.to] === last.ends[i] && around.some((h) => h.wall === half.wall))
-  ) {
-    return last.star;
+  constructor(readonly corner: Corner) {}
+
+  order(): void {
+    const { around, corner } = this;
+    if (around.length > 2) around.sort((one, two) => clockwise(corner, one.end, two.end));
+    for (let i = 0; i < around.length; i += 1) {
+      around[i]!.place = i;
+      around[i]!.star = this;
+    }
   }
-  if (around.length > 1) around.sort((a, b) => clockwise(corner, corners[a.to]!, corners[b.to]!));
-  const joints = around.map((half, i) => joint(corner, half, around[(i + 1) % around.length]!));
-  const star = { corner, around, joints };
-  remembered.set(corner, { star, ends: around.map((half) => corners[half.to]!) });
-  return star;
+
+  /** Worked out when first asked for; a corner whose walls are the same as last time, at the same place, has the same joints. */
+  get joints(): readonly Joint[] {
+    return (this.made ??= this.recall() ?? this.make());
+  }
+
+  private recall(): readonly Joint[] | null {
+    const last = remembered.get(this.corner);
+    if (!last || last.around.length !== this.around.length) return null;
+    for (let i = 0; i < this.around.length; i += 1) {
+      const half = this.around[i]!;
+      if (last.around[i]!.wall !== half.wall || last.around[i]!.end !== half.end) return null;
+    }
+    return last.joints;
+  }
+
+  private make(): readonly Joint[] {
+    const { around, corner } = this;
+    const joints = around.map((half, i) => joint(corner, half, around[(i + 1) % around.length]!));
+    remembered.set(corner, { around, joints });
+    return joints;
+  }
+}
+
+const remembered = new WeakMap<Corner, { around: readonly LinkedHalf[]; joints: readonly Joint[] }>();
+
+class LinkedNetwork implements Network {
+  readonly corners = new Map<Id, Corner>();
+  readonly stars = new Map<Id, CornerStar>();
+  private readonly halves = new Map<Id, LinkedHalf>();
+
+  constructor(
+    corners: Collection<Corner>,
+    readonly walls: readonly Wall[],
+  ) {
+    for (const wall of walls) {
+      const start = this.starAt(corners[wall.start]!);
+      const end = this.starAt(corners[wall.end]!);
+      const there = new LinkedHalf(wall, true, start.corner, end.corner);
+      const back = new LinkedHalf(wall, false, end.corner, start.corner);
+      there.twin = back;
+      back.twin = there;
+      start.around.push(there);
+      end.around.push(back);
+      this.halves.set(wall.id, there);
+    }
+    for (const star of this.stars.values()) star.order();
+  }
+
+  private starAt(corner: Corner): CornerStar {
+    let star = this.stars.get(corner.id);
+    if (!star) {
+      star = new CornerStar(corner);
+      this.stars.set(corner.id, star);
+      this.corners.set(corner.id, corner);
+    }
+    return star;
+  }
+
+  half(wall: Id, forward: boolean): LinkedHalf {
+    const there = this.halves.get(wall)!;
+    return forward ? there : there.twin;
+  }
+
+  isOf(corners: Collection<Corner>, walls: readonly Wall[]): boolean {
+    if (walls.length !== this.walls.length) return false;
+    for (let i = 0; i < walls.length; i += 1) if (walls[i] !== this.walls[i]) return false;
+    for (const [id, corner] of this.corners) if (corners[id] !== corner) return false;
+    return true;
+  }
+}
+
+/** The last few networks: an edit asks for the same one many times, and a drag for the one it began with at every step. */
+const recent: LinkedNetwork[] = [];
+const KEPT = 6;
+
+/**
+ * The walls of one floor as a graph of corners, each with its walls in clockwise order and their joints.
+ * Every wall must have both its corners in `corners`. Asked again for the same walls and corners it answers
+ * from memory.
+ */
+export function networkOf(corners: Collection<Corner>, walls: readonly Wall[]): Network {
+  const at = recent.findIndex((network) => network.isOf(corners, walls));
+  const network = at >= 0 ? recent.splice(at, 1)[0]! : new LinkedNetwork(corners, [...walls]);
+  recent.unshift(network);
+  if (recent.length > KEPT) recent.pop();
+  return network;
 }
 
 /** Order of two points round a centre, clockwise on the sheet from straight right. Exact. */
@@ -106,7 +189,7 @@ function clockwise(centre: Point, a: Point, b: Point): number {
  * Where the right face of `first` meets the left face of `next`, `next` being the following wall clockwise.
  * With θ the angle between them, the faces meet at (l + r·cos θ)/sin θ along `first`.
  */
-function joint(at: Point, first: HalfWall, next: HalfWall): readonly [Point] | readonly [Point, Point] {
+function joint(at: Point, first: HalfWall, next: HalfWall): Joint {
   const right = moved(at, rightOf(first.d), first.right);
   const left = moved(at, leftOf(next.d), next.left);
   if (first.wall === next.wall) return first.right + first.left === 0 ? [{ x: at.x, y: at.y }] : [right, left];
@@ -123,22 +206,38 @@ function joint(at: Point, first: HalfWall, next: HalfWall): readonly [Point] | r
   return [moved(right, first.d, along)];
 }
 
-/** The wall that follows `half` on the outline at its right hand, and the joint points passed on the way. */
-export function nextOnOutline(network: Network, half: HalfWall): { next: HalfWall; points: readonly Point[] } {
-  const star = network.stars.get(half.to)!;
-  const at = star.around.findIndex((h) => h.wall === half.wall && h.forward !== half.forward);
-  const before = (at + star.around.length - 1) % star.around.length;
-  const joints = star.joints[before]!;
-  return { next: star.around[before]!, points: joints.length === 2 ? [joints[1], joints[0]] : joints };
+/** The wall that follows `half` on the outline at its right hand. */
+export function nextHalf(half: HalfWall): HalfWall {
+  const { twin } = half as LinkedHalf;
+  const { around } = twin.star;
+  return around[(twin.place + around.length - 1) % around.length]!;
+}
+
+/** The joint between `half` and the wall that follows it on the outline at its right hand, in clockwise order. */
+export function jointAfter(half: HalfWall): Joint {
+  const { twin } = half as LinkedHalf;
+  const { around, joints } = twin.star;
+  return joints[(twin.place + around.length - 1) % around.length]!;
+}
+
+/** The same joint's points in the order they are passed. */
+export function pointsAfter(half: HalfWall): readonly Point[] {
+  const joint = jointAfter(half);
+  return joint.length === 2 ? [joint[1], joint[0]] : joint;
 }
 
 /** The first point of the right face of `half`, at its beginning. */
-export function faceStart(network: Network, half: HalfWall): Point {
-  const star = network.stars.get(half.from)!;
-  return star.joints[star.around.findIndex((h) => h.wall === half.wall && h.forward === half.forward)]![0];
+export function faceStart(half: HalfWall): Point {
+  const { star, place } = half as LinkedHalf;
+  return star.joints[place]![0];
 }
 
 /** The last point of the right face of `half`, at its end. */
-export function faceEnd(network: Network, half: HalfWall): Point {
-  return nextOnOutline(network, half).points[0]!;
+export const faceEnd = (half: HalfWall): Point => pointsAfter(half)[0]!;
+
+/** At one end of a wall, leaving along it: the point of its left face, and the joint of its right face. */
+export function jointsBeside(half: HalfWall): { left: Joint; right: Joint } {
+  const { star, place } = half as LinkedHalf;
+  const n = star.around.length;
+  return { left: star.joints[(place + n - 1) % n]!, right: star.joints[place]! };
 }

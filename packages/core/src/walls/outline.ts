@@ -1,6 +1,6 @@
-import { type Point, type Ring } from '../geometry';
+import type { Point, Ring } from '../geometry';
 import type { Id, Wall } from '../plan/plan';
-import { type Network, type Star } from './network';
+import { type Joint, type Network, jointsBeside } from './network';
 
 /** The body of a wall on plan, joined to its neighbours. */
 export interface WallBody {
@@ -9,29 +9,25 @@ export interface WallBody {
   readonly ring: Ring;
 }
 
-const remembered = new WeakMap<Wall, { start: Star; end: Star; body: WallBody }>();
+const remembered = new WeakMap<Wall, { joints: readonly Joint[]; body: WallBody }>();
 
 /** The outline of a wall: its two faces, from joint to joint, and the corner points between. mm. */
 export function wallBody(network: Network, id: Id): WallBody {
-  const half = network.half(id, true);
-  const { wall } = half;
-  const start = network.stars.get(wall.start)!;
-  const end = network.stars.get(wall.end)!;
-  const last = remembered.get(wall);
-  if (last && last.start === start && last.end === end) return last.body;
-  const [leftStart, rightStart] = endPoints(start, wall, true);
-  const [rightEnd, leftEnd] = endPoints(end, wall, false);
-  const ring = [start.corner, ...leftStart, ...leftEnd, end.corner, ...rightEnd, ...rightStart].map(({ x, y }) => ({ x, y }));
-  const body = { wall, ring };
-  remembered.set(wall, { start, end, body });
+  const there = network.half(id, true);
+  const back = network.half(id, false);
+  const atStart = jointsBeside(there);
+  const atEnd = jointsBeside(back);
+  const joints = [atStart.left, atStart.right, atEnd.left, atEnd.right];
+  const last = remembered.get(there.wall);
+  if (last && last.joints.every((joint, i) => joint === joints[i])) return last.body;
+  const start = network.corners.get(there.from)!;
+  const end = network.corners.get(back.from)!;
+  // walking clockwise: left face from start to end, then the right face back; each end owns the bevel at its right hand
+  const ring = [start, atStart.left.at(-1)!, ...ownRight(atEnd), end, atEnd.left.at(-1)!, ...ownRight(atStart)].map(({ x, y }) => ({ x, y }));
+  const body = { wall: there.wall, ring };
+  remembered.set(there.wall, { joints, body });
   return body;
 }
 
-/** At one end, leaving along the wall: the point of the left face, and the point(s) of the right face, whose bevel this wall owns. */
-function endPoints(star: Star, wall: Wall, forward: boolean): [Point[], Point[]] {
-  const at = star.around.findIndex((half) => half.wall === wall && half.forward === forward);
-  const n = star.around.length;
-  const after = star.joints[at]!;
-  const before = star.joints[(at + n - 1) % n]!;
-  return [[before.at(-1)!], n === 1 ? [after[0]] : [...after]];
-}
+/** The points of the right face's joint; at an open end the second is the left face's own. */
+const ownRight = ({ left, right }: { left: Joint; right: Joint }): readonly Point[] => (left === right ? [right[0]] : right);

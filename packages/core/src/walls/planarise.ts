@@ -18,16 +18,29 @@ const MOST_STEPS = 20_000;
  */
 export function planarise(draft: Draft, floor: Id, changed: Iterable<Id>): void {
   const queue = new Set(changed);
+  let around = surroundings(draft, floor);
   for (let step = 0; queue.size > 0; step += 1) {
     if (step > MOST_STEPS) throw new Refusal('These walls cross too often to be sorted out. Draw it in smaller parts.');
     const id = queue.values().next().value!;
-    if (!draft.walls[id] || settle(draft, floor, draft.walls[id], queue)) queue.delete(id);
+    const settled = !draft.walls[id] || settle(draft, floor, draft.walls[id], queue, around);
+    if (settled) queue.delete(id);
+    if (!settled || !draft.walls[id]) around = surroundings(draft, floor);
   }
   dropLooseCorners(draft, floor);
 }
 
+interface Surroundings {
+  readonly corners: readonly Corner[];
+  readonly walls: readonly Wall[];
+}
+
+const surroundings = (draft: Draft, floor: Id): Surroundings => ({
+  corners: Object.values(draft.corners).filter((corner) => corner.floor === floor),
+  walls: Object.values(draft.walls).filter((wall) => wall.floor === floor),
+});
+
 /** One thing put right about `wall`; true when there is nothing left to do. */
-function settle(draft: Draft, floor: Id, wall: Wall, queue: Set<Id>): boolean {
+function settle(draft: Draft, floor: Id, wall: Wall, queue: Set<Id>, around: Surroundings): boolean {
   const a = draft.corners[wall.start]!;
   const b = draft.corners[wall.end]!;
   if (wall.start === wall.end) {
@@ -35,8 +48,8 @@ function settle(draft: Draft, floor: Id, wall: Wall, queue: Set<Id>): boolean {
     return true;
   }
   const near = boundsOf(a, b);
-  for (const corner of Object.values(draft.corners)) {
-    if (corner.floor !== floor || corner.id === wall.start || corner.id === wall.end || outside(near, corner)) continue;
+  for (const corner of around.corners) {
+    if (corner.id === wall.start || corner.id === wall.end || outside(near, corner)) continue;
     const twin = distance(corner, a) < WELD ? a : distance(corner, b) < WELD ? b : null;
     if (twin) {
       weld(draft, twin.id, corner.id, queue);
@@ -47,8 +60,8 @@ function settle(draft: Draft, floor: Id, wall: Wall, queue: Set<Id>): boolean {
       return false;
     }
   }
-  for (const other of Object.values(draft.walls)) {
-    if (other.floor !== floor || other.id === wall.id) continue;
+  for (const other of around.walls) {
+    if (other.id === wall.id || !draft.walls[other.id]) continue;
     const c = draft.corners[other.start]!;
     const d = draft.corners[other.end]!;
     if (apart(near, c, d)) continue;

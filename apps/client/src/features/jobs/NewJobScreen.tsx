@@ -58,7 +58,7 @@ export function NewJobScreen() {
   return (
     <View style={[styles.screen, { backgroundColor: colours.linen }]}>
       <View style={[styles.head, { backgroundColor: colours.velvet }]}>
-        <IconButton icon="arrow-left" iconColor="#F8F2E7" accessibilityLabel="Jobs" onPress={() => router.navigate('/')} style={styles.icon} />
+        <IconButton icon="arrow-left" iconColor="#F8F2E7" accessibilityLabel="Jobs" onPress={() => router.dismissTo('/')} style={styles.icon} />
         <Text style={styles.title}>New job</Text>
       </View>
       <ScrollView contentContainerStyle={styles.form} keyboardShouldPersistTaps="handled">

@@ -33,7 +33,7 @@ export function Header({ wide }: { wide: boolean }) {
   };
   return (
     <View style={[styles.header, { backgroundColor: colours.velvet }]}>
-      <IconButton icon="arrow-left" iconColor={PALE} accessibilityLabel="Jobs" onPress={() => router.navigate('/')} style={styles.icon} />
+      <IconButton icon="arrow-left" iconColor={PALE} accessibilityLabel="Jobs" onPress={() => router.dismissTo('/')} style={styles.icon} />
       <View style={styles.title}>
         <Text style={styles.name} numberOfLines={1}>
           {plan.job.name}

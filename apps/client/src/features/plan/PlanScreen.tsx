@@ -173,7 +173,7 @@ function NotReady({ loading }: { loading: 'no' | 'loading' | 'missing' | 'offlin
         {words}
       </Text>
       {(loading === 'missing' || loading === 'offline') && (
-        <Button mode="contained" contentStyle={{ minHeight: TOUCH }} onPress={() => router.navigate('/')}>
+        <Button mode="contained" contentStyle={{ minHeight: TOUCH }} onPress={() => router.dismissTo('/')}>
           Back to the jobs
         </Button>
       )}

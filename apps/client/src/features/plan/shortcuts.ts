@@ -19,14 +19,16 @@ export function useShortcuts(): void {
       const { pad, selection } = store.getState().plan;
       const action = shortcut(event, pad.field !== null && /^[\d.,'"/+ ′″]$/.test(event.key), selection.kind === 'opening');
       if (!action) return;
-      // Enter on a focused button presses the button, unless a length has been typed
+      // Enter and space on a focused button press the button, unless a length is being typed
       const onButton = target?.getAttribute('role') === 'button' || target?.tagName === 'BUTTON';
-      if (onButton && (event.key === ' ' || (event.key === 'Enter' && pad.text === ''))) return;
+      if (onButton && (event.key === ' ' || event.key === 'Enter') && pad.text === '') return;
       event.preventDefault();
+      event.stopPropagation();
       action();
     };
-    globalThis.addEventListener('keydown', onKey);
-    return () => globalThis.removeEventListener('keydown', onKey);
+    // before the focused button sees the key: what is typed belongs to the number pad
+    globalThis.addEventListener('keydown', onKey, true);
+    return () => globalThis.removeEventListener('keydown', onKey, true);
 
     function shortcut(event: KeyboardEvent, types: boolean, onOpening: boolean): (() => void) | null {
       const { key } = event;
@@ -46,7 +48,8 @@ export function useShortcuts(): void {
         case 'Delete':
           return () => dispatch(remove);
         case 'Escape':
-          return () => dispatch(backOut);
+          // while something is dragged it means: let go of it, which the sheet does itself
+          return store.getState().plan.preview ? null : () => dispatch(backOut);
         case 'ArrowLeft':
           return onOpening ? () => dispatch(nudge(-far)) : pan(STEP, 0);
         case 'ArrowRight':
