@@ -1,9 +1,9 @@
 import { type Point } from '../geometry';
-import { type Id, type Opening, type Plan, type Reading, type Room, ceilingHeightOf } from '../plan/plan';
+import { type Id, type Opening, type Plan, type Reading, type Room, ceilingHeightOf, wallsOf } from '../plan/plan';
 import { openingSpan } from '../openings';
 import { type FaceRun, type RoomMeasures, type RoomOutline, floorAt, floorsOf, labelPoint, roomMeasures } from '../rooms';
 import { type Provenance, provenanceOf } from '../trueup';
-import { type Network, type WallBody, networkOf, wallBody, wallInsets } from '../walls';
+import { type Network, type WallBody, bodiesOf, networkOf, wallInsets } from '../walls';
 
 /** An opening as it stands on a face: mm from the left end of the face, seen from inside the room. */
 export interface OpeningOnFace {
@@ -56,32 +56,38 @@ export function deriveFloor(plan: Plan, floor: Id): DerivedFloor {
 }
 
 function work(plan: Plan, floor: Id): DerivedFloor {
-  const network = networkOf(plan.corners, Object.values(plan.walls).filter((wall) => wall.floor === floor));
+  const network = networkOf(plan.corners, wallsOf(plan, floor));
   const readings = Object.values(plan.readings).filter((reading) => reading.floor === floor);
   const provenance = provenanceOf(network, readings);
   const read = new Map(readings.map((reading) => [`${reading.from}>${reading.to}`, reading]));
   const openings = Object.values(plan.openings).filter((opening) => plan.walls[opening.wall]?.floor === floor);
   const onWall = groupByWall(openings);
   const floors = floorsOf(network);
-  const rooms = Object.values(plan.rooms)
+  const derivedRooms = Object.values(plan.rooms)
     .filter((room) => room.floor === floor)
     .flatMap((room) => {
       const outline = floorAt(floors, room.at)?.outline;
       if (!outline) return [];
+      const ceilingHeight = ceilingHeightOf(plan, room);
+      const last = rooms.get(outline);
+      // without readings every length is rough: then the room is as it was when its outline and its openings are
+      if (last && readings.length === 0 && last.plan.openings === plan.openings && last.plan.readings === plan.readings && last.derived.room === room && last.derived.ceilingHeight === ceilingHeight) {
+        return [last.derived];
+      }
       const faces = outline.runs.map((run) =>
         wallFace(run, room.id, provenance(run.from, run.to), read.get(run.key) ?? null, openingsAlong(network, run, onWall)),
       );
-      return [derivedRoom(room, outline, faces, ceilingHeightOf(plan, room))];
+      return [derivedRoom(plan, room, outline, faces, ceilingHeight)];
     });
   return {
     plan,
     floor,
     network,
-    bodies: network.walls.map((wall) => wallBody(network, wall.id)),
-    rooms,
+    bodies: bodiesOf(network),
+    rooms: derivedRooms,
     openings,
-    area: rooms.reduce((sum, room) => sum + room.measures.area, 0),
-    rough: rooms.some((room) => room.rough),
+    area: derivedRooms.reduce((sum, room) => sum + room.measures.area, 0),
+    rough: derivedRooms.some((room) => room.rough),
   };
 }
 
@@ -104,10 +110,10 @@ function wallFace(run: FaceRun, room: Id, provenance: Provenance, reading: Readi
   return face;
 }
 
-const rooms = new WeakMap<RoomOutline, DerivedRoom>();
+const rooms = new WeakMap<RoomOutline, { plan: Plan; derived: DerivedRoom }>();
 
-function derivedRoom(room: Room, outline: RoomOutline, faces: readonly WallFace[], ceilingHeight: number): DerivedRoom {
-  const last = rooms.get(outline);
+function derivedRoom(plan: Plan, room: Room, outline: RoomOutline, faces: readonly WallFace[], ceilingHeight: number): DerivedRoom {
+  const last = rooms.get(outline)?.derived;
   if (last?.room === room && last.ceilingHeight === ceilingHeight && last.faces.every((face, i) => face === faces[i])) return last;
   const inRoom = faces.flatMap((face) => face.openings.map((on) => on.opening));
   const derived = {
@@ -119,7 +125,7 @@ function derivedRoom(room: Room, outline: RoomOutline, faces: readonly WallFace[
     measures: roomMeasures(outline, ceilingHeight, inRoom),
     rough: faces.some((face) => face.provenance === 'rough'),
   };
-  rooms.set(outline, derived);
+  rooms.set(outline, { plan, derived });
   return derived;
 }
 
@@ -129,7 +135,10 @@ function groupByWall(openings: readonly Opening[]): Map<Id, Opening[]> {
   return groups;
 }
 
-function openingsAlong(network: Network, run: FaceRun, onWall: ReadonlyMap<Id, readonly Opening[]>): OpeningOnFace[] {
+const NONE: readonly OpeningOnFace[] = [];
+
+function openingsAlong(network: Network, run: FaceRun, onWall: ReadonlyMap<Id, readonly Opening[]>): readonly OpeningOnFace[] {
+  if (!run.halves.some((half) => onWall.has(half.wall.id))) return NONE;
   const result: OpeningOnFace[] = [];
   for (const half of run.halves) {
     const here = onWall.get(half.wall.id);
@@ -147,8 +156,12 @@ function openingsAlong(network: Network, run: FaceRun, onWall: ReadonlyMap<Id, r
 }
 
 /** The face with this key on the floor, or null when there is none any more. */
-export const faceByKey = (derived: DerivedFloor, key: string): WallFace | null =>
-  derived.rooms.flatMap((room) => room.faces).find((face) => face.key === key) ?? null;
+export function faceByKey(derived: DerivedFloor, key: string): WallFace | null {
+  for (const room of derived.rooms) {
+    for (const face of room.faces) if (face.key === key) return face;
+  }
+  return null;
+}
 
 /** Floor area of all rooms of all floors, mm², and whether some of it is rough. */
 export function jobTotals(plan: Plan): { rooms: number; area: number; rough: boolean } {

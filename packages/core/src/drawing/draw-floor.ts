@@ -1,6 +1,7 @@
 import type { DerivedFloor, DerivedRoom, WallFace } from '../derived';
 import { boxAround, cross, dot, subtract } from '../geometry';
 import type { Units } from '../plan/plan';
+import type { WallBody } from '../walls';
 import { formatArea, roughly } from '../units';
 import { drawDimension } from './dimensions';
 import type { Mark } from './marks';
@@ -14,16 +15,15 @@ export interface DrawingStyle {
 
 /** The plan of one floor as marks, in painting order. What did not change since the last drawing comes back identical. */
 export function drawFloor(derived: DerivedFloor, style: DrawingStyle): Mark[] {
-  const { network } = derived;
-  return [
-    ...derived.rooms.map((room) => floorMark(room)),
-    ...derived.bodies.map((body) =>
-      once(body, () => ({ kind: 'path', role: 'wall.cut', key: `wall ${body.wall.id}`, rings: [body.ring], closed: true }) as const),
-    ),
-    ...derived.openings.flatMap((opening) => drawOpening(network, opening)),
-    ...derived.rooms.flatMap((room) => roomMarks(room, style)),
-  ];
+  const marks: Mark[] = [];
+  for (const room of derived.rooms) marks.push(floorMark(room));
+  for (const body of derived.bodies) marks.push(once(body, () => wallMark(body)));
+  for (const opening of derived.openings) marks.push(...drawOpening(derived.network, opening));
+  for (const room of derived.rooms) marks.push(...roomMarks(room, style));
+  return marks;
 }
+
+const wallMark = (body: WallBody): Mark => ({ kind: 'path', role: 'wall.cut', key: `wall ${body.wall.id}`, rings: [body.ring], closed: true });
 
 const drawnRooms = new WeakMap<DerivedRoom, { style: DrawingStyle; marks: readonly Mark[] }>();
 

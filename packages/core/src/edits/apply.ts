@@ -64,14 +64,14 @@ function perform(draft: Draft, intent: Intent): Id | void {
       const room = draft.rooms[intent.room];
       if (!room) throw new Refusal('That room is no longer there.');
       for (const each of Object.values(draft.rooms)) {
-        if (intent.scope === 'all' || each.id === room.id) draft.rooms[each.id] = { ...each, ceilingHeight: intent.height };
+        if (intent.scope === 'all' || each.id === room.id) draft.put('rooms', { ...each, ceilingHeight: intent.height });
       }
       return;
     }
     case 'nameRoom': {
       const room = draft.rooms[intent.room];
       if (!room) throw new Refusal('That room is no longer there.');
-      draft.rooms[room.id] = { ...room, name: requireName(intent.name) };
+      draft.put('rooms', { ...room, name: requireName(intent.name) });
       return;
     }
     case 'changeJob': {

@@ -2,7 +2,7 @@ import { type Point, cross, dot, lineMeeting, moved, rightOf } from '../geometry
 import { type Draft, Refusal } from '../plan/draft';
 import type { Id } from '../plan/plan';
 import { type HalfWall, STRAIGHT, type Star } from '../walls';
-import { networkOfFloor } from '../rooms';
+import { networkBefore } from '../rooms';
 import type { Intent } from './intent';
 import { requireFace } from './require';
 import { settle } from './settle';
@@ -15,7 +15,7 @@ import { settle } from './settle';
 export function moveWall(draft: Draft, { floor, face: key, by }: Extract<Intent, { kind: 'moveWall' }>): void {
   if (!Number.isFinite(by)) throw new Refusal('That wall can not go there.');
   const face = requireFace(draft, floor, key);
-  const network = networkOfFloor(draft.before, floor);
+  const network = networkBefore(draft, floor);
   const moving = new Set(face.halves.map((half) => half.wall.id));
   const shift = { x: rightOf(face.d).x * by, y: rightOf(face.d).y * by };
   const changed = new Set<Id>(moving);
@@ -46,21 +46,21 @@ function shiftCorner(draft: Draft, star: Star, moving: ReadonlySet<Id>, shift: P
   for (const id of moving) {
     const wall = draft.walls[id]!;
     if (wall.start === corner.id || wall.end === corner.id) {
-      draft.walls[id] = {
+      draft.put('walls', {
         ...wall,
         start: wall.start === corner.id ? fresh.id : wall.start,
         end: wall.end === corner.id ? fresh.id : wall.end,
-      };
+      });
     }
   }
   for (const reading of Object.values(draft.readings)) {
     const chainMoves = [reading.from, reading.to].every((id) => endsOf(draft, moving).has(id) || id === corner.id);
     if (!chainMoves) continue;
-    draft.readings[reading.id] = {
+    draft.put('readings', {
       ...reading,
       from: reading.from === corner.id ? fresh.id : reading.from,
       to: reading.to === corner.id ? fresh.id : reading.to,
-    };
+    });
   }
   // it goes on where its model ends, so its faces run on
   const model = rail ?? staying[0]!;

@@ -2,7 +2,7 @@ import { type WallFace } from '../derived';
 import { type Draft, Refusal } from '../plan/draft';
 import type { Id, Opening } from '../plan/plan';
 import { USUAL_OPENING } from '../openings';
-import { networkOfFloor } from '../rooms';
+import { networkBefore } from '../rooms';
 import { wallInsets } from '../walls';
 import type { Intent, OpeningSize, PlaceOnFace } from './intent';
 import { requireFace, requirePositive } from './require';
@@ -18,7 +18,7 @@ export function addOpening(draft: Draft, intent: Extract<Intent, { kind: 'addOpe
   const id = draft.newId();
   // a door opens into the room it was placed from, hinged at its left jamb
   const hinge = placed.side === 'right' ? 'start' : 'end';
-  draft.openings[id] = { id, kind: intent.opening, ...placed, ...size, hinge, swing: placed.side };
+  draft.put('openings', { id, kind: intent.opening, ...placed, ...size, hinge, swing: placed.side });
   settle(draft, intent.floor, {});
   return id;
 }
@@ -26,31 +26,30 @@ export function addOpening(draft: Draft, intent: Extract<Intent, { kind: 'addOpe
 export function changeOpening(draft: Draft, intent: Extract<Intent, { kind: 'changeOpening' }>): void {
   const opening = requireOpening(draft, intent.opening);
   const changed = { ...opening, ...sizeOf(intent) };
-  if (!intent.place) draft.openings[opening.id] = changed;
+  if (!intent.place) draft.put('openings', changed);
   else {
     const face = requireFace(draft, intent.floor, intent.place.face);
     const placed = placedOn(draft, face, intent.place, changed.width);
     const turned = placed.wall !== opening.wall && !runsAlike(draft, placed.wall, opening.wall);
-    draft.openings[opening.id] = {
+    draft.put('openings', {
       ...changed,
       ...placed,
       ...(turned && { hinge: changed.hinge === 'start' ? 'end' : 'start', swing: changed.swing === 'left' ? 'right' : 'left' }),
-    };
+    });
   }
   settle(draft, intent.floor, {});
 }
 
 export function flipOpening(draft: Draft, { opening: id, what }: Extract<Intent, { kind: 'flipOpening' }>): void {
   const opening = requireOpening(draft, id);
-  draft.openings[id] =
-    what === 'hinge'
+  draft.put('openings', what === 'hinge'
       ? { ...opening, hinge: opening.hinge === 'start' ? 'end' : 'start' }
-      : { ...opening, swing: opening.swing === 'left' ? 'right' : 'left' };
+      : { ...opening, swing: opening.swing === 'left' ? 'right' : 'left' });
 }
 
 export function removeOpening(draft: Draft, { opening }: Extract<Intent, { kind: 'removeOpening' }>): void {
   requireOpening(draft, opening);
-  delete draft.openings[opening];
+  draft.drop('openings', opening);
 }
 
 function requireOpening(draft: Draft, id: Id): Opening {
@@ -84,7 +83,7 @@ const runsAlike = (draft: Draft, one: Id, two: Id): boolean => {
 
 /** The wall of the face that carries an opening at this place, and the place in the wall's own terms. */
 function placedOn(draft: Draft, face: WallFace, place: PlaceOnFace, width: number): Placed {
-  const network = networkOfFloor(draft.before, face.halves[0]!.wall.floor);
+  const network = networkBefore(draft, face.halves[0]!.wall.floor);
   const from = place.end === 'left' ? place.offset : face.length - place.offset - width;
   const centre = from + width / 2;
   for (const [i, half] of face.halves.entries()) {

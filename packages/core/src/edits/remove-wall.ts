@@ -11,8 +11,8 @@ export function removeWall(draft: Draft, { floor, face: key }: Extract<Intent, {
   const face = requireFace(draft, floor, key);
   const touched = new Set<Id>();
   for (const { wall } of face.halves) {
-    for (const opening of draft.openingsOn(wall.id)) delete draft.openings[opening.id];
-    delete draft.walls[wall.id];
+    for (const opening of draft.openingsOn(wall.id)) draft.drop('openings', opening.id);
+    draft.drop('walls', wall.id);
     touched.add(wall.start).add(wall.end);
   }
   for (const id of touched) heal(draft, floor, id);
@@ -30,6 +30,6 @@ function heal(draft: Draft, floor: Id, id: Id): void {
   const open = draft.openingsOn(one.wall.id).length + draft.openingsOn(two.wall.id).length > 0;
   if (!alike || !inLine || read || open) return;
   const wall = one.wall;
-  draft.walls[wall.id] = wall.start === id ? { ...wall, start: two.to } : { ...wall, end: two.to };
-  delete draft.walls[two.wall.id];
+  draft.put('walls', wall.start === id ? { ...wall, start: two.to } : { ...wall, end: two.to });
+  draft.drop('walls', two.wall.id);
 }

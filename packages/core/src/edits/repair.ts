@@ -13,20 +13,19 @@ export function repairPlan(plan: Plan, before: Plan, seed: string): { plan: Plan
   draft.job = plan.job;
   draft.floors = plan.floors;
   for (const name of ['corners', 'walls', 'openings', 'rooms', 'readings'] as const) {
-    const target = draft[name] as Record<string, unknown>;
-    for (const id of Object.keys(target)) if (!(id in plan[name])) delete target[id];
-    Object.assign(target, plan[name]);
+    for (const id of Object.keys(draft[name])) if (!(id in plan[name])) draft.drop(name, id);
+    for (const entity of Object.values(plan[name])) draft.put(name, entity);
   }
   try {
-    for (const opening of Object.values(draft.openings)) if (!draft.walls[opening.wall]) delete draft.openings[opening.id];
+    for (const opening of Object.values(draft.openings)) if (!draft.walls[opening.wall]) draft.drop('openings', opening.id);
     for (const floor of Object.keys(draft.floors)) {
-      planarise(draft, floor, Object.values(draft.walls).filter((wall) => wall.floor === floor).map((wall) => wall.id));
+      planarise(draft, floor, draft.on('walls', floor).map((wall) => wall.id));
       reconcileKinds(draft, floor);
       reconcileRooms(draft, floor);
       const network = networkOfFloor(draft, floor);
       for (const opening of Object.values(draft.openings)) {
         if (draft.walls[opening.wall]!.floor !== floor || !misfit(network, opening, Object.values(draft.openings), Infinity)) continue;
-        delete draft.openings[opening.id];
+        draft.drop('openings', opening.id);
         draft.notes.push(`A ${opening.kind} no longer fitted its wall and was left out.`);
       }
     }

@@ -57,7 +57,7 @@ function requireSound(draft: Draft, floor: Id): void {
 
 /** A reading whose wall is no longer as long as it was taped; null when all hold. */
 function driftedReading(draft: Draft, floor: Id): Reading | null {
-  const readings = Object.values(draft.readings).filter((reading) => reading.floor === floor);
+  const readings = draft.on('readings', floor);
   if (readings.length === 0) return null;
   const network = networkOfFloor(draft, floor);
   return readings.find((reading) => Math.abs((insideLength(network, reading.from, reading.to) ?? reading.value) - reading.value) > DRIFT) ?? null;
@@ -90,8 +90,8 @@ function requireRooms(draft: Draft): void {
 }
 
 function fitToReadings(draft: Draft, floor: Id, stay: readonly Id[]): void {
-  const walls = Object.values(draft.walls).filter((wall) => wall.floor === floor);
-  const readings = Object.values(draft.readings).filter((reading) => reading.floor === floor);
+  const walls = draft.on('walls', floor);
+  const readings = draft.on('readings', floor);
   const { corners, report } = adjust({ corners: draft.corners, walls, readings }, stay);
   refuseContradiction(draft, report);
   for (const id of Object.keys(corners)) {

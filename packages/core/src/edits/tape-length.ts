@@ -11,13 +11,13 @@ export function tapeLength(draft: Draft, intent: Extract<Intent, { kind: 'tapeLe
   const { floor, from, to, value, text, unit, time } = intent;
   if (!isStraightChain(networkOfFloor(draft, floor), from, to)) throw new Refusal('That wall is no longer there.');
   for (const reading of Object.values(draft.readings)) {
-    if (reading.from === from && reading.to === to) delete draft.readings[reading.id];
+    if (reading.from === from && reading.to === to) draft.drop('readings', reading.id);
   }
   const id = draft.newId();
-  draft.readings[id] = { id, floor, kind: 'length', face: 'inside', from, to, value, text, unit, instrument: 'tape', time };
+  draft.put('readings', { id, floor, kind: 'length', face: 'inside', from, to, value, text, unit, instrument: 'tape', time });
   settle(draft, floor, { adjust: { stay: [intent.moves === 'to' ? from : to] }, keepRooms: true });
 }
 
 export function loosenReading(draft: Draft, { reading }: Extract<Intent, { kind: 'loosenReading' }>): void {
-  delete draft.readings[reading];
+  draft.drop('readings', reading);
 }

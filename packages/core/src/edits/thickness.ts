@@ -17,7 +17,7 @@ export function setThickness(draft: Draft, { floor, face, thickness, scope }: Ex
     if (wall.floor !== floor) continue;
     const forward = facing.get(wall.id);
     if (forward === undefined && !(scope === 'all' && kinds.has(wall.kind))) continue;
-    draft.walls[wall.id] = { ...wall, typed: scope === 'wall', ...grown(wall, thickness, forward ?? wall.left >= wall.right) };
+    draft.put('walls', { ...wall, typed: scope === 'wall', ...grown(wall, thickness, forward ?? wall.left >= wall.right) });
   }
   // all walls of a kind: that is what is usual in this house, also for the walls still to come
   if (scope === 'all') {

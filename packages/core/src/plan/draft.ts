@@ -1,22 +1,23 @@
-import { COLLECTIONS, type Corner, type Id, type Opening, type Plan, type Reading, type Room, type Wall } from './plan';
+import { COLLECTIONS, type Collection, type CollectionName, type Corner, type Id, type Opening, type Plan, type Reading, type Room, type Wall } from './plan';
 
 /** Thrown inside an edit to refuse it; the message is a plain sentence for the person. */
 export class Refusal extends Error {}
 
+type Entities = { floors: Plan['floors'][Id]; corners: Corner; walls: Wall; openings: Opening; rooms: Room; readings: Reading };
+
 /**
- * A plan being edited. Collections are copied once and entities replaced, never mutated, so what an edit
- * did not touch keeps its identity. New ids come from the edit's seed: the same edit gives the same plan.
+ * A plan being edited. A collection is copied when it is first written to, and entities are replaced, never
+ * mutated, so what an edit did not touch keeps its identity. New ids come from the edit's seed: the same edit gives
+ * the same plan.
  */
 export class Draft {
-  readonly corners: Record<Id, Corner>;
-  readonly walls: Record<Id, Wall>;
-  readonly openings: Record<Id, Opening>;
-  readonly rooms: Record<Id, Room>;
-  readonly readings: Record<Id, Reading>;
   job: Plan['job'];
   floors: Plan['floors'];
   /** What the person should be told about the edit, in plain sentences. */
   readonly notes: string[] = [];
+  private readonly now: { [C in CollectionName]: Record<Id, Entities[C]> };
+  private readonly own = new Set<CollectionName>();
+  private readonly lists = new Map<string, readonly unknown[]>();
   private made = 0;
 
   constructor(
@@ -25,11 +26,41 @@ export class Draft {
   ) {
     this.job = before.job;
     this.floors = before.floors;
-    this.corners = { ...before.corners };
-    this.walls = { ...before.walls };
-    this.openings = { ...before.openings };
-    this.rooms = { ...before.rooms };
-    this.readings = { ...before.readings };
+    this.now = { ...before };
+  }
+
+  get corners(): Collection<Corner> {
+    return this.now.corners;
+  }
+  get walls(): Collection<Wall> {
+    return this.now.walls;
+  }
+  get openings(): Collection<Opening> {
+    return this.now.openings;
+  }
+  get rooms(): Collection<Room> {
+    return this.now.rooms;
+  }
+  get readings(): Collection<Reading> {
+    return this.now.readings;
+  }
+
+  /** Adds the entity, or puts it in the place of the one with its id. */
+  put<C extends CollectionName>(collection: C, entity: Entities[C]): void {
+    (this.writable(collection) as Record<Id, Entities[C]>)[entity.id] = entity;
+  }
+
+  drop(collection: CollectionName, id: Id): void {
+    if (id in this.now[collection]) delete this.writable(collection)[id];
+  }
+
+  private writable(collection: CollectionName): Record<Id, unknown> {
+    if (!this.own.has(collection)) {
+      this.own.add(collection);
+      Object.assign(this.now, { [collection]: { ...this.now[collection] } });
+    }
+    for (const key of this.lists.keys()) if (key.startsWith(collection)) this.lists.delete(key);
+    return this.now[collection];
   }
 
   newId(): Id {
@@ -39,18 +70,18 @@ export class Draft {
 
   addCorner(floor: Id, x: number, y: number): Corner {
     const corner = { id: this.newId(), floor, x, y };
-    this.corners[corner.id] = corner;
+    this.put('corners', corner);
     return corner;
   }
 
   moveCorner(id: Id, to: { x: number; y: number }): void {
     const corner = this.corners[id]!;
-    if (corner.x !== to.x || corner.y !== to.y) this.corners[id] = { ...corner, x: to.x, y: to.y };
+    if (corner.x !== to.x || corner.y !== to.y) this.put('corners', { ...corner, x: to.x, y: to.y });
   }
 
   addWall(wall: Omit<Wall, 'id'>): Wall {
     const made = { ...wall, id: this.newId() };
-    this.walls[made.id] = made;
+    this.put('walls', made);
     return made;
   }
 
@@ -58,10 +89,24 @@ export class Draft {
     return Object.values(this.openings).filter((opening) => opening.wall === wall);
   }
 
+  /** The walls, corners or rooms of a floor; a list until the next change. */
+  on<C extends 'walls' | 'corners' | 'rooms' | 'readings'>(collection: C, floor: Id): readonly Entities[C][] {
+    const key = `${collection} ${floor}`;
+    let list = this.lists.get(key) as readonly Entities[C][] | undefined;
+    if (!list) {
+      list = Object.values(this.now[collection] as Record<Id, Entities[C]>).filter((entity) => entity.floor === floor);
+      this.lists.set(key, list);
+    }
+    return list;
+  }
+
   /** The plan as edited; the draft is not to be used after that. Collections that did not change keep their identity. */
   plan(): Plan {
     const plan: Record<string, unknown> = { schema: this.before.schema, job: this.job };
-    for (const name of COLLECTIONS) plan[name] = same(this.before[name], this[name]) ? this.before[name] : this[name];
+    for (const name of COLLECTIONS) {
+      const now = name === 'floors' ? this.floors : this.now[name];
+      plan[name] = same(this.before[name], now) ? this.before[name] : now;
+    }
     return plan as unknown as Plan;
   }
 }

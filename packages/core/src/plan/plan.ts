@@ -121,3 +121,14 @@ export type CollectionName = (typeof COLLECTIONS)[number];
 
 export const thicknessOf = (wall: Wall): number => wall.left + wall.right;
 export const ceilingHeightOf = (plan: Plan, room: Room): number => room.ceilingHeight ?? plan.job.usual.ceilingHeight;
+
+const wallLists = new WeakMap<Collection<Wall>, Map<Id, readonly Wall[]>>();
+
+/** The walls of one floor of a plan, in the order they were made. */
+export function wallsOf(plan: Pick<Plan, 'walls'>, floor: Id): readonly Wall[] {
+  let lists = wallLists.get(plan.walls);
+  if (!lists) wallLists.set(plan.walls, (lists = new Map()));
+  let list = lists.get(floor);
+  if (!list) lists.set(floor, (list = Object.values(plan.walls).filter((wall) => wall.floor === floor)));
+  return list;
+}

@@ -1,6 +1,6 @@
 import Flatbush from 'flatbush';
 import { type Box, type Point, type Ring, boxAround, difference, properCrossing, ringsArea } from '../geometry';
-import { type Face, type Network, type WallBody, facesOf, wallBody } from '../walls';
+import { type Face, type Network, type WallBody, bodiesOf, facesOf } from '../walls';
 import { floorContains } from './label-point';
 import { type RoomOutline, roomOutline } from './room-outline';
 
@@ -13,6 +13,8 @@ const TOUCH = 0.2;
 export interface RoomFloor {
   readonly face: Face;
   readonly outline: RoomOutline;
+  /** The upright box round the floor, mm. */
+  readonly box: Box;
 }
 
 const remembered = new WeakMap<Network, readonly RoomFloor[]>();
@@ -31,7 +33,8 @@ function findFloors(network: Network): RoomFloor[] {
   const near = bodiesNear(network);
   return facesOf(network)
     .map((face) => ({ face, outline: cleared(roomOutline(network, face), near) }))
-    .filter(({ outline }) => outline.area >= LEAST_FLOOR);
+    .filter(({ outline }) => outline.area >= LEAST_FLOOR)
+    .map(({ face, outline }) => ({ face, outline, box: outlineBox(outline)! }));
 }
 
 /** An outline comes with the bodies it was last held against: the same again need no looking. */
@@ -52,8 +55,7 @@ function cleared(outline: RoomOutline, bodiesAt: (box: Box) => WallBody[]): Room
 
 const boxes = new WeakMap<RoomOutline, Box | null>();
 
-/** The upright box round a floor, mm; null when there is no floor. */
-export function outlineBox(outline: RoomOutline): Box | null {
+function outlineBox(outline: RoomOutline): Box | null {
   let box = boxes.get(outline);
   if (box === undefined) boxes.set(outline, (box = boxAround(outline.rings.flat())));
   return box;
@@ -62,7 +64,7 @@ export function outlineBox(outline: RoomOutline): Box | null {
 /** Finds the wall bodies whose box meets another box, always in the order of the walls. */
 function bodiesNear(network: Network): (box: Box) => WallBody[] {
   if (network.walls.length === 0) return () => [];
-  const bodies = network.walls.map((wall) => wallBody(network, wall.id));
+  const bodies = bodiesOf(network);
   const index = new Flatbush(bodies.length);
   for (const body of bodies) {
     const { box } = coreOf(body);
@@ -114,9 +116,11 @@ function reachesOver({ ring: body }: Core, rings: readonly Ring[]): boolean {
 }
 
 /** The floor that a point lies on. */
-export function floorAt(floors: readonly RoomFloor[], p: Point): RoomFloor | undefined {
-  return floors.find(({ outline }) => {
-    const box = outlineBox(outline);
-    return box && p.x >= box.minX && p.x <= box.maxX && p.y >= box.minY && p.y <= box.maxY && floorContains(outline.rings, p);
-  });
+export function floorAt(floors: readonly RoomFloor[], { x, y }: Point): RoomFloor | undefined {
+  for (const floor of floors) {
+    const { box } = floor;
+    if (x < box.minX || x > box.maxX || y < box.minY || y > box.maxY) continue;
+    if (floorContains(floor.outline.rings, { x, y })) return floor;
+  }
+  return undefined;
 }

@@ -1,9 +1,11 @@
-import { intersection, ringsArea } from '../geometry';
-import { Draft } from '../plan/draft';
-import type { Id, Room, Wall } from '../plan/plan';
-import { type Network, cornerRing, faceKey, facesOf, networkOf } from '../walls';
+import { type Ring, intersection, ringsArea } from '../geometry';
+import type { Draft } from '../plan/draft';
+import { wallsOf } from '../plan/plan';
+import type { Collection, Id, Room, Wall } from '../plan/plan';
+import { type Face, type Network, cornerRing, faceKey, facesOf, networkOf } from '../walls';
 import { type RoomFloor, floorAt, floorsOf } from './floors';
 import { floorContains, labelPoint } from './label-point';
+import type { RoomOutline } from './room-outline';
 
 /**
  * After walls changed: gives every bounded face its room. A room keeps its name and identity as long as its
@@ -12,7 +14,7 @@ import { floorContains, labelPoint } from './label-point';
  */
 export function reconcileRooms(draft: Draft, floor: Id): void {
   const found = floorsOf(networkOfFloor(draft, floor));
-  const rooms = Object.values(draft.rooms).filter((room) => room.floor === floor);
+  const rooms = draft.on('rooms', floor);
   const old = new Map(roomsBefore(draft, floor).map((f) => [f.room.id, f]));
   const owner = new Map<RoomFloor, Room>();
   const free = new Set(rooms);
@@ -21,9 +23,15 @@ export function reconcileRooms(draft: Draft, floor: Id): void {
     free.delete(room);
   };
 
-  const byKey = new Map([...old.values()].map((f) => [faceKey(f.face), f.room]));
+  // the same outline, else the same corners in the same order, is the same room
+  const byOutline = new Map([...old.values()].map((f) => [f.outline, f.room.id]));
   for (const f of found) {
-    const same = byKey.get(faceKey(f.face));
+    const same = draft.rooms[byOutline.get(f.outline) ?? ''];
+    if (same && free.has(same)) take(f, same);
+  }
+  const byKey = new Map([...free].flatMap((room) => (old.has(room.id) ? [[faceKey(old.get(room.id)!.face), room] as const] : [])));
+  for (const f of found) {
+    const same = owner.has(f) ? undefined : byKey.get(faceKey(f.face));
     if (same && free.has(same)) take(f, same);
   }
   const overlaps = found
@@ -44,30 +52,47 @@ export function reconcileRooms(draft: Draft, floor: Id): void {
   for (const { f, room } of overlaps) if (!owner.has(f) && free.has(room)) take(f, room);
 
   for (const room of free) {
-    delete draft.rooms[room.id];
+    draft.drop('rooms', room.id);
     if (room.name) draft.notes.push(`${room.name} is no longer a room of its own.`);
   }
   for (const f of found) {
     const room = owner.get(f) ?? { id: draft.newId(), floor, name: '', ceilingHeight: null, at: { x: NaN, y: NaN } };
-    const kept = floorContains(f.outline.rings, room.at);
-    draft.rooms[room.id] = kept ? room : { ...room, at: labelPoint(f.outline.rings) };
+    if (!floorContains(f.outline.rings, room.at)) draft.put('rooms', { ...room, at: labelPoint(f.outline.rings) });
   }
 }
 
 const cornerRingOf = (f: RoomFloor) => f.outline.rings[0]!;
 
-export const networkOfFloor = (plan: Pick<Draft, 'corners' | 'walls'>, floor: Id): Network =>
-  networkOf(plan.corners, Object.values(plan.walls).filter((wall) => wall.floor === floor));
+/** The floor as it was before the edit. */
+export const networkBefore = (draft: Draft, floor: Id): Network =>
+  networkOf(draft.before.corners, wallsOf(draft.before, floor));
 
-function roomsBefore(draft: Draft, floor: Id) {
-  const network = networkOfFloor(draft.before, floor);
-  const faces = floorsOf(network);
-  return Object.values(draft.before.rooms)
-    .filter((room) => room.floor === floor && room.id in draft.rooms)
+/** The floor as the draft has it. */
+export const networkOfFloor = (draft: Draft, floor: Id): Network => networkOf(draft.corners, draft.on('walls', floor));
+
+interface RoomBefore {
+  readonly room: Room;
+  readonly face: Face;
+  readonly outline: RoomOutline;
+  readonly ring: Ring;
+}
+
+const before = new WeakMap<Network, { rooms: Collection<Room>; found: readonly RoomBefore[] }>();
+
+/** The rooms as they were before the edit, each with its outline. Remembered: a drag begins at the same plan at every step. */
+function roomsBefore(draft: Draft, floor: Id): readonly RoomBefore[] {
+  const network = networkBefore(draft, floor);
+  const last = before.get(network);
+  if (last?.rooms === draft.before.rooms) return last.found;
+  const floors = floorsOf(network);
+  const found = Object.values(draft.before.rooms)
+    .filter((room) => room.floor === floor)
     .flatMap((room) => {
-      const home = floorAt(faces, room.at);
-      return home ? [{ room, face: home.face, ring: cornerRing(network, home.face.outline) }] : [];
+      const home = floorAt(floors, room.at);
+      return home ? [{ room, face: home.face, outline: home.outline, ring: cornerRing(network, home.face.outline) }] : [];
     });
+  before.set(network, { rooms: draft.before.rooms, found });
+  return found;
 }
 
 /**
@@ -90,7 +115,7 @@ export function reconcileKinds(draft: Draft, floor: Id): void {
     if (kind === wall.kind) continue;
     const { externalThickness, internalThickness } = draft.job.usual;
     const thickness = wall.typed ? wall.left + wall.right : kind === 'internal' ? internalThickness : externalThickness;
-    draft.walls[wall.id] = { ...wall, kind, ...shares(wall, thickness, at) };
+    draft.put('walls', { ...wall, kind, ...shares(wall, thickness, at) });
   }
 }
 

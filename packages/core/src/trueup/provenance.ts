@@ -29,8 +29,8 @@ export function provenanceOf(network: Network, readings: readonly Reading[]): (f
     return places;
   };
   return (from, to) => {
-    if (taped.has(`${from}>${to}`)) return 'taped';
     if (readings.length === 0) return 'rough';
+    if (taped.has(`${from}>${to}`)) return 'taped';
     const places = along(direction(network.corners.get(from)!, network.corners.get(to)!));
     return places.tied(from, to) ? 'worked out' : 'rough';
   };

@@ -1,6 +1,6 @@
 import { type Ring, ringContains, signedArea } from '../geometry';
 import type { Id } from '../plan/plan';
-import { type HalfWall, type Network, nextHalf } from './network';
+import { type HalfWall, type Network, closedWalks } from './network';
 
 /** A closed walk along walls with the enclosed (or enclosing) area at the right hand. */
 export interface Loop {
@@ -24,21 +24,7 @@ export const cornerRing = (network: Network, loop: Loop): Ring =>
  * both sides. Linear in the number of walls.
  */
 export function loopsOf(network: Network): Loop[] {
-  const seen = new Set<HalfWall>();
-  const loops: Loop[] = [];
-  for (const wall of network.walls) {
-    for (const forward of [true, false]) {
-      const first = network.half(wall.id, forward);
-      if (seen.has(first)) continue;
-      const halves: HalfWall[] = [];
-      for (let half = first; !seen.has(half); half = nextHalf(half)) {
-        seen.add(half);
-        halves.push(half);
-      }
-      loops.push({ halves, area: signedArea(halves.map((half) => network.corners.get(half.from)!)) });
-    }
-  }
-  return loops;
+  return closedWalks(network).map(({ halves, corners }) => ({ halves, area: signedArea(corners) }));
 }
 
 const remembered = new WeakMap<Network, readonly Face[]>();

@@ -45,6 +45,8 @@ class LinkedHalf implements HalfWall {
   twin!: LinkedHalf;
   star!: CornerStar;
   place = 0;
+  /** The last walk that came by here. */
+  walk = 0;
   private heading: Point | null = null;
 
   constructor(
@@ -59,6 +61,9 @@ class LinkedHalf implements HalfWall {
   }
   get to(): Id {
     return this.b.id;
+  }
+  get begin(): Corner {
+    return this.a;
   }
   get end(): Corner {
     return this.b;
@@ -115,8 +120,8 @@ class CornerStar implements Star {
 const remembered = new WeakMap<Corner, { around: readonly LinkedHalf[]; joints: readonly Joint[] }>();
 
 class LinkedNetwork implements Network {
-  readonly corners = new Map<Id, Corner>();
   readonly stars = new Map<Id, CornerStar>();
+  private cornerMap: Map<Id, Corner> | null = null;
   private readonly halves = new Map<Id, LinkedHalf>();
 
   constructor(
@@ -137,12 +142,15 @@ class LinkedNetwork implements Network {
     for (const star of this.stars.values()) star.order();
   }
 
+  get corners(): ReadonlyMap<Id, Corner> {
+    return (this.cornerMap ??= new Map([...this.stars].map(([id, star]) => [id, star.corner])));
+  }
+
   private starAt(corner: Corner): CornerStar {
     let star = this.stars.get(corner.id);
     if (!star) {
       star = new CornerStar(corner);
       this.stars.set(corner.id, star);
-      this.corners.set(corner.id, corner);
     }
     return star;
   }
@@ -155,7 +163,7 @@ class LinkedNetwork implements Network {
   isOf(corners: Collection<Corner>, walls: readonly Wall[]): boolean {
     if (walls.length !== this.walls.length) return false;
     for (let i = 0; i < walls.length; i += 1) if (walls[i] !== this.walls[i]) return false;
-    for (const [id, corner] of this.corners) if (corners[id] !== corner) return false;
+    for (const [id, star] of this.stars) if (corners[id] !== star.corner) return false;
     return true;
   }
 }
@@ -204,6 +212,29 @@ function joint(at: Point, first: HalfWall, next: HalfWall): Joint {
     return first.right + next.left < 1e-9 ? [{ x: at.x, y: at.y }] : [right, left];
   }
   return [moved(right, first.d, along)];
+}
+
+let walks = 0;
+
+/** Every closed walk along walls that keeps its right hand free, each side of each wall in exactly one of them. */
+export function closedWalks(network: Network): { halves: HalfWall[]; corners: Corner[] }[] {
+  walks += 1;
+  const found: { halves: HalfWall[]; corners: Corner[] }[] = [];
+  for (const wall of network.walls) {
+    const there = network.half(wall.id, true) as LinkedHalf;
+    for (const first of [there, there.twin]) {
+      if (first.walk === walks) continue;
+      const halves: HalfWall[] = [];
+      const corners: Corner[] = [];
+      for (let half = first; half.walk !== walks; half = nextHalf(half) as LinkedHalf) {
+        half.walk = walks;
+        halves.push(half);
+        corners.push(half.begin);
+      }
+      found.push({ halves, corners });
+    }
+  }
+  return found;
 }
 
 /** The wall that follows `half` on the outline at its right hand. */

@@ -29,5 +29,14 @@ export function wallBody(network: Network, id: Id): WallBody {
   return body;
 }
 
+const allBodies = new WeakMap<Network, readonly WallBody[]>();
+
+/** The bodies of all walls, in the order of the walls. */
+export function bodiesOf(network: Network): readonly WallBody[] {
+  let bodies = allBodies.get(network);
+  if (!bodies) allBodies.set(network, (bodies = network.walls.map((wall) => wallBody(network, wall.id))));
+  return bodies;
+}
+
 /** The points of the right face's joint; at an open end the second is the left face's own. */
 const ownRight = ({ left, right }: { left: Joint; right: Joint }): readonly Point[] => (left === right ? [right[0]] : right);

@@ -24,19 +24,20 @@ export function planarise(draft: Draft, floor: Id, changed: Iterable<Id>): void 
     const id = queue.values().next().value!;
     const settled = !draft.walls[id] || settle(draft, floor, draft.walls[id], queue, around);
     if (settled) queue.delete(id);
-    if (!settled || !draft.walls[id]) around = surroundings(draft, floor);
+    if (!settled || !draft.walls[id] || draft.on('walls', floor).length !== around.walls.length) around = surroundings(draft, floor);
   }
   dropLooseCorners(draft, floor);
 }
 
 interface Surroundings {
   readonly corners: readonly Corner[];
-  readonly walls: readonly Wall[];
+  readonly walls: readonly { readonly other: Wall; readonly c: Corner; readonly d: Corner }[];
 }
 
+/** What a wall may meet on its floor, with its ends looked up once for all walls that are to be settled. */
 const surroundings = (draft: Draft, floor: Id): Surroundings => ({
-  corners: Object.values(draft.corners).filter((corner) => corner.floor === floor),
-  walls: Object.values(draft.walls).filter((wall) => wall.floor === floor),
+  corners: draft.on('corners', floor),
+  walls: draft.on('walls', floor).map((other) => ({ other, c: draft.corners[other.start]!, d: draft.corners[other.end]! })),
 });
 
 /** One thing put right about `wall`; true when there is nothing left to do. */
@@ -60,11 +61,8 @@ function settle(draft: Draft, floor: Id, wall: Wall, queue: Set<Id>, around: Sur
       return false;
     }
   }
-  for (const other of around.walls) {
-    if (other.id === wall.id || !draft.walls[other.id]) continue;
-    const c = draft.corners[other.start]!;
-    const d = draft.corners[other.end]!;
-    if (apart(near, c, d)) continue;
+  for (const { other, c, d } of around.walls) {
+    if (apart(near, c, d) || other.id === wall.id) continue;
     if ((other.start === wall.start && other.end === wall.end) || (other.start === wall.end && other.end === wall.start)) {
       mergeTwins(draft, other, wall);
       return true;
@@ -111,22 +109,22 @@ function weld(draft: Draft, one: Id, two: Id, queue: Set<Id>): void {
       if (wall.start === kept || wall.end === kept) queue.add(wall.id);
       continue;
     }
-    draft.walls[wall.id] = {
+    draft.put('walls', {
       ...wall,
       start: wall.start === gone ? kept : wall.start,
       end: wall.end === gone ? kept : wall.end,
-    };
+    });
     queue.add(wall.id);
   }
   for (const reading of Object.values(draft.readings)) {
     if (reading.from !== gone && reading.to !== gone) continue;
-    draft.readings[reading.id] = {
+    draft.put('readings', {
       ...reading,
       from: reading.from === gone ? kept : reading.from,
       to: reading.to === gone ? kept : reading.to,
-    };
+    });
   }
-  delete draft.corners[gone];
+  draft.drop('corners', gone);
 }
 
 /** The wall becomes two, meeting at the corner. The first keeps the id. */
@@ -140,11 +138,11 @@ function split(draft: Draft, wall: Wall, at: Id, queue: Set<Id>): void {
   const blocked = openings.find(({ span }) => span.from < cut && cut < span.to);
   if (blocked) throw new Refusal(`A wall can't end in a ${blocked.opening.kind}. Move the ${blocked.opening.kind} first.`);
   const second = draft.addWall({ ...wall, start: at });
-  draft.walls[wall.id] = { ...wall, end: at };
+  draft.put('walls', { ...wall, end: at });
   for (const { opening, span } of openings) {
     // it stays taped from the end that was there before, which is a real corner of the room
-    if (span.to <= cut) draft.openings[opening.id] = anchored(draft, wall, opening, 'start');
-    else draft.openings[opening.id] = { ...anchored(draft, wall, opening, 'end'), wall: second.id };
+    if (span.to <= cut) draft.put('openings', anchored(draft, wall, opening, 'start'));
+    else draft.put('openings', { ...anchored(draft, wall, opening, 'end'), wall: second.id });
   }
   queue.add(wall.id);
   queue.add(second.id);
@@ -178,9 +176,9 @@ function mergeTwins(draft: Draft, one: Wall, two: Wall): void {
   const [kept, gone] = one.id in draft.before.walls || !(two.id in draft.before.walls) ? [one, two] : [two, one];
   const turned = kept.start !== gone.start;
   for (const opening of draft.openingsOn(gone.id)) {
-    draft.openings[opening.id] = turned ? turnedRound({ ...opening, wall: kept.id }) : { ...opening, wall: kept.id };
+    draft.put('openings', turned ? turnedRound({ ...opening, wall: kept.id }) : { ...opening, wall: kept.id });
   }
-  delete draft.walls[gone.id];
+  draft.drop('walls', gone.id);
 }
 
 const otherEnd = (end: 'start' | 'end') => (end === 'start' ? 'end' : 'start');
@@ -197,20 +195,14 @@ function removeWallPiece(draft: Draft, wall: Wall): void {
   for (const opening of draft.openingsOn(wall.id)) {
     throw new Refusal(`That leaves no wall for the ${opening.kind}. Move the ${opening.kind} first.`);
   }
-  delete draft.walls[wall.id];
+  draft.drop('walls', wall.id);
 }
 
 /** Corners without a wall, and readings whose corners or straight run of walls are gone. */
 export function dropLooseCorners(draft: Draft, floor: Id): void {
-  const used = new Set<Id>();
-  for (const wall of Object.values(draft.walls)) used.add(wall.start).add(wall.end);
-  for (const corner of Object.values(draft.corners)) {
-    if (corner.floor === floor && !used.has(corner.id)) delete draft.corners[corner.id];
-  }
-  const readings = Object.values(draft.readings).filter((reading) => reading.floor === floor);
-  if (readings.length === 0) return;
-  const network = networkOf(draft.corners, Object.values(draft.walls).filter((wall) => wall.floor === floor));
-  for (const reading of readings) {
-    if (!isStraightChain(network, reading.from, reading.to)) delete draft.readings[reading.id];
+  const network = networkOf(draft.corners, draft.on('walls', floor));
+  for (const corner of draft.on('corners', floor)) if (!network.corners.has(corner.id)) draft.drop('corners', corner.id);
+  for (const reading of draft.on('readings', floor)) {
+    if (!isStraightChain(network, reading.from, reading.to)) draft.drop('readings', reading.id);
   }
 }
