@@ -14,19 +14,35 @@ export default tseslint.config(
   { files: ['apps/client/**/*.{ts,tsx}'], extends: [expo] },
   {
     files: ['**/*.{js,cjs,mjs}', '**/scripts/**', '**/*.config.*'],
-    languageOptions: { globals: { require: 'readonly', module: 'writable', process: 'readonly', console: 'readonly', __dirname: 'readonly' } },
+    languageOptions: {
+      globals: {
+        require: 'readonly',
+        module: 'writable',
+        process: 'readonly',
+        console: 'readonly',
+        __dirname: 'readonly',
+      },
+    },
     rules: { '@typescript-eslint/no-require-imports': 'off' },
   },
   { files: ['packages/core/src/**'], rules: forbid('@velvet-tape/*', ...interfaces) },
-  { files: ['packages/formats/src/**'], rules: forbid('@velvet-tape/contract', '@velvet-tape/server', '@velvet-tape/client', ...interfaces) },
-  { files: ['packages/contract/src/**'], rules: forbid('@velvet-tape/formats', '@velvet-tape/server', '@velvet-tape/client', ...interfaces) },
+  {
+    files: ['packages/formats/src/**'],
+    rules: forbid('@velvet-tape/contract', '@velvet-tape/server', '@velvet-tape/client', ...interfaces),
+  },
+  {
+    files: ['packages/contract/src/**'],
+    rules: forbid('@velvet-tape/formats', '@velvet-tape/server', '@velvet-tape/client', ...interfaces),
+  },
   { files: ['apps/server/src/**'], rules: forbid('@velvet-tape/client', 'react', 'react-native*', 'expo*') },
   { files: ['apps/client/{src,app}/**'], rules: forbid('@velvet-tape/server', 'express', 'typeorm', 'pg', 'node:*') },
   {
     rules: {
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/no-non-null-assertion': 'off',
     },
   },
+  // a test fixture without dependencies is written ({}, use)
+  { files: ['e2e/**'], rules: { 'no-empty-pattern': 'off' } },
   prettier,
 );

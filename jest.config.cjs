@@ -10,7 +10,8 @@ const swc = [
     module: { type: 'commonjs' },
   },
 ];
-const esm = 'clipper2-ts|flatbush|flatqueue|polylabel|tinyqueue|robust-predicates|ml-[\\w-]+|is-any-array|papaparse|@asteasolutions|openapi3-ts|@seriousme|jsts';
+const esm =
+  'clipper2-ts|flatbush|flatqueue|polylabel|tinyqueue|robust-predicates|ml-[\\w-]+|is-any-array|papaparse|@asteasolutions|openapi3-ts|@seriousme|jsts';
 const inNode = (name, root) => ({
   displayName: name,
   rootDir: root,

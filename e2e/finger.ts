@@ -30,7 +30,9 @@ export class Finger {
   private session: ReturnType<ReturnType<Page['context']>['newCDPSession']> | null = null;
   private async send(type: 'touchStart' | 'touchMove' | 'touchEnd', points: readonly Px[]): Promise<void> {
     this.session ??= this.page.context().newCDPSession(this.page);
-    await (await this.session).send('Input.dispatchTouchEvent', { type, touchPoints: points.map(([x, y], id) => ({ x, y, id })) });
+    await (
+      await this.session
+    ).send('Input.dispatchTouchEvent', { type, touchPoints: points.map(([x, y], id) => ({ x, y, id })) });
   }
   down(points: readonly Px[]): Promise<void> {
     return this.send('touchStart', points);
@@ -45,9 +47,23 @@ export class Finger {
 
 const between = (a: Px, b: Px, k: number): Px => [a[0] + (b[0] - a[0]) * k, a[1] + (b[1] - a[1]) * k];
 
+/** Where something on the screen is once it has come to rest: the same in three frames running, px. */
+export async function restingBox(locator: Locator): Promise<{ x: number; y: number; width: number; height: number }> {
+  let last = '';
+  let same = 0;
+  for (let tries = 0; tries < 120; tries += 1) {
+    const box = await locator.boundingBox();
+    const now = JSON.stringify(box);
+    same = box && now === last ? same + 1 : 0;
+    if (box && same >= 2) return box;
+    last = now;
+    await locator.page().evaluate(() => new Promise((resolve) => requestAnimationFrame(resolve)));
+  }
+  throw new Error('It is not on the screen, or does not come to rest.');
+}
+
 /** The middle of what is on the screen, px. */
 export async function middleOf(locator: Locator): Promise<[number, number]> {
-  const box = await locator.boundingBox();
-  if (!box) throw new Error('It is not on the screen.');
+  const box = await restingBox(locator);
   return [box.x + box.width / 2, box.y + box.height / 2];
 }

@@ -17,7 +17,11 @@ export class Server {
 
   static async start(name: string, port: number): Promise<Server> {
     const admin = process.env['TEST_DATABASE_URL']!;
-    execFileSync('psql', [admin, '-q', '-c', `DROP DATABASE IF EXISTS ${name} WITH (FORCE)`, '-c', `CREATE DATABASE ${name}`], { stdio: ['ignore', 'ignore', 'inherit'] });
+    execFileSync(
+      'psql',
+      [admin, '-q', '-c', `DROP DATABASE IF EXISTS ${name} WITH (FORCE)`, '-c', `CREATE DATABASE ${name}`],
+      { stdio: ['ignore', 'ignore', 'inherit'] },
+    );
     const server = new Server(admin.replace(/\/[^/]*$/, `/${name}`), port);
     await server.resume();
     return server;
@@ -26,11 +30,21 @@ export class Server {
   async resume(): Promise<void> {
     this.child = spawn('node', ['--import', 'tsx', 'src/main.ts'], {
       cwd: '../apps/server',
-      env: { ...process.env, DATABASE_URL: this.database, PORT: String(this.port), HOST: '127.0.0.1', CLIENT_DIST: '../client/dist', LOG_LEVEL: 'warn' },
+      env: {
+        ...process.env,
+        DATABASE_URL: this.database,
+        PORT: String(this.port),
+        HOST: '127.0.0.1',
+        CLIENT_DIST: '../client/dist',
+        LOG_LEVEL: 'warn',
+      },
       stdio: ['ignore', 'inherit', 'inherit'],
     });
     for (let tries = 0; tries < 200; tries += 1) {
-      const up = await fetch(`${this.url}/healthz`).then((answer) => answer.ok, () => false);
+      const up = await fetch(`${this.url}/healthz`).then(
+        (answer) => answer.ok,
+        () => false,
+      );
       if (up) return;
       await new Promise((resolve) => setTimeout(resolve, 100));
     }

@@ -15,7 +15,11 @@ const strip = (page: Page) => page.getByTestId('tape-strip');
 const field = (page: Page, name: string) => page.getByRole('button', { name: new RegExp(`^${name}: `) });
 const figure = (page: Page, name: string) => page.getByLabel(new RegExp(`^${name}: `));
 
-test('a room and the room beside it are measured by touch, from first tap to file', async ({ page, server, browser }) => {
+test('a room and the room beside it are measured by touch, from first tap to file', async ({
+  page,
+  server,
+  browser,
+}) => {
   const finger = new Finger(page);
 
   // 1 jobs
@@ -113,7 +117,10 @@ test('a room and the room beside it are measured by touch, from first tap to fil
   await key(page, 'Done').tap();
 
   // 6 a door and a window
-  await page.getByTestId(/^length/).getByText('4.20 m').tap();
+  await page
+    .getByTestId(/^length/)
+    .getByText('4.20 m')
+    .tap();
   await key(page, 'Add door').tap();
   await expect(page.getByTestId('strip-door')).toBeVisible();
   await type(page, '0.60');
@@ -141,7 +148,10 @@ test('a room and the room beside it are measured by touch, from first tap to fil
   await key(page, 'Undo change opening').tap();
   await expect(page.getByTestId('strip-gap-0')).toHaveText('0.60 m');
   await key(page, 'Done').tap();
-  await page.getByTestId(/^length/).getByText('3.15 m').tap();
+  await page
+    .getByTestId(/^length/)
+    .getByText('3.15 m')
+    .tap();
   await key(page, 'Wall before').tap();
   await key(page, 'Wall before').tap();
   await key(page, 'Add window').tap();
@@ -161,7 +171,9 @@ test('a room and the room beside it are measured by touch, from first tap to fil
   // 8 look closer, and back
   const before = (await page.getByTestId(/^name/).getByText('Kitchen').boundingBox())!;
   await finger.pinch([195, 300], 60, 200);
-  await expect.poll(async () => (await page.getByTestId(/^name/).getByText('Kitchen').boundingBox())!.x).not.toBeCloseTo(before.x, 0);
+  await expect
+    .poll(async () => (await page.getByTestId(/^name/).getByText('Kitchen').boundingBox())!.x)
+    .not.toBeCloseTo(before.x, 0);
   await key(page, 'Fit').tap();
 
   // 9 nothing is lost: reload, offline, another device
@@ -180,7 +192,11 @@ test('a room and the room beside it are measured by touch, from first tap to fil
   await server.resume();
   await expect(page.getByTestId('sync')).toHaveAccessibleName('Saved', { timeout: 15_000 });
 
-  const other = await browser.newContext({ baseURL: server.url, viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
+  const other = await browser.newContext({
+    baseURL: server.url,
+    viewport: { width: 1280, height: 800 },
+    serviceWorkers: 'block',
+  });
   const desk = await other.newPage();
   await desk.goto(page.url());
   await expect(desk.getByRole('button', { name: /^Scullery/ })).toBeVisible();
@@ -203,7 +219,9 @@ test('a room and the room beside it are measured by touch, from first tap to fil
   // 10 leave with something
   const svg = await downloaded(page, 'Plan as SVG, 1:50');
   const line = /data-role="dimension\.taped"[^>]*d="M ([\d.]+) ([\d.]+) L [\d. ]+ M [\d. ]+ L ([\d.]+) ([\d.]+)"/g;
-  const lengths = [...svg.matchAll(line)].map((m) => Math.hypot(Number(m[3]) - Number(m[1]), Number(m[4]) - Number(m[2])));
+  const lengths = [...svg.matchAll(line)].map((m) =>
+    Math.hypot(Number(m[3]) - Number(m[1]), Number(m[4]) - Number(m[2])),
+  );
   expect(lengths.some((length) => Math.abs(length - 84) < 0.005)).toBe(true);
   expect(svg).toContain('>Tollgate 🏠, Ground floor<');
   expect(svg).toContain('id="scale-bar"');
@@ -214,7 +232,10 @@ test('a room and the room beside it are measured by touch, from first tap to fil
 
 async function downloaded(page: Page, what: string): Promise<string> {
   await page.getByRole('button', { name: 'Leave with something' }).tap();
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name: what }).tap()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: what }).tap(),
+  ]);
   await expect(page.getByRole('menuitem', { name: what })).toBeHidden();
   return readFileSync(await download.path(), 'utf8');
 }

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { middleOf } from '../finger';
+import { middleOf, restingBox } from '../finger';
 import { expect, test } from '../server';
 
 const ledger = (page: Page, name: RegExp) => page.getByLabel('Ledger of rooms').getByRole('button', { name });
@@ -18,7 +18,7 @@ test('a job in feet and inches is measured with keyboard and mouse', async ({ pa
   await page.getByLabel('Ceiling height').fill('nine feet');
   await page.getByText('Start measuring').click();
   await expect(page.getByRole('alert')).toContainText('not a length');
-  await page.getByLabel('Ceiling height').fill('9\'');
+  await page.getByLabel('Ceiling height').fill("9'");
   await page.keyboard.press('Enter');
   await page.getByText('Start measuring').click();
 
@@ -42,7 +42,7 @@ test('a job in feet and inches is measured with keyboard and mouse', async ({ pa
 
   // round the walls by keyboard: 12′ 6″ × 9′ 8″ is 120.8 ft² (exact: 120.83)
   await press(page, /^Wall 1: ≈/);
-  await page.keyboard.type("12'6\"");
+  await page.keyboard.type('12\'6"');
   await expect(page.getByText('= 12′ 6″')).toBeVisible();
   await expect(page.getByTestId('moving-corner')).toHaveCount(2);
   await page.keyboard.press('Enter');
@@ -80,8 +80,8 @@ test('a job in feet and inches is measured with keyboard and mouse', async ({ pa
 
   // a second room by mouse, one wall shared
   await page.keyboard.press('r');
-  const right = (await page.getByTestId(/^length/).getByText('9′ 8″').boundingBox())!;
-  const top = (await page.getByTestId(/^length/).getByText('12′ 6″').boundingBox())!;
+  const right = await restingBox(page.getByTestId(/^length/).getByText('9′ 8″'));
+  const top = await restingBox(page.getByTestId(/^length/).getByText('12′ 6″'));
   await page.mouse.move(right.x + right.width + 12, top.y - 2);
   await page.mouse.down();
   await page.mouse.move(right.x + right.width + 110, top.y + 120, { steps: 6 });

@@ -27,8 +27,17 @@ export default function RootLayout() {
   const theme = dark ? darkTheme : lightTheme;
   return (
     <Provider store={store}>
-      <PaperProvider theme={theme} settings={{ icon: (props) => <MaterialCommunityIcons {...props} name={props.name as 'door'} /> }}>
-        <Stack screenOptions={{ headerShown: false, contentStyle: { backgroundColor: theme.house.linen }, title: 'Velvet Tape' }} />
+      <PaperProvider
+        theme={theme}
+        settings={{ icon: (props) => <MaterialCommunityIcons {...props} name={props.name as 'door'} /> }}
+      >
+        <Stack
+          screenOptions={{
+            headerShown: false,
+            contentStyle: { backgroundColor: theme.house.linen },
+            title: 'Velvet Tape',
+          }}
+        />
       </PaperProvider>
     </Provider>
   );

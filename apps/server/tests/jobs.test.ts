@@ -11,14 +11,21 @@ beforeAll(async () => {
 });
 afterAll(() => service.close());
 
-const put = (id: string, version: number, plan: unknown) => request(service.app).put(`/api/jobs/${id}/plan`).send({ version, plan });
+const put = (id: string, version: number, plan: unknown) =>
+  request(service.app).put(`/api/jobs/${id}/plan`).send({ version, plan });
 const get = (path: string) => request(service.app).get(path);
 
 test('a job is made, listed with its rooms and area, and read back as it was', async () => {
   const plan = planWithRoom('Barn');
   await put('barn-1', 0, plan).expect(201);
   const { jobs } = jobListSchema.parse((await get('/api/jobs').expect(200)).body);
-  expect(jobs.find((job) => job.id === 'barn-1')).toMatchObject({ name: 'Barn', rooms: 1, area: 12e6, rough: true, version: 1 });
+  expect(jobs.find((job) => job.id === 'barn-1')).toMatchObject({
+    name: 'Barn',
+    rooms: 1,
+    area: 12e6,
+    rough: true,
+    version: 1,
+  });
   const stored = (await get('/api/jobs/barn-1/plan').expect(200)).body;
   expect(stored.plan).toEqual(plan);
 });
@@ -65,7 +72,10 @@ describe('bad input gets the one error shape and a sentence', () => {
   });
 
   test('broken JSON', async () => {
-    const answer = await request(service.app).put('/api/jobs/barn-9/plan').set('Content-Type', 'application/json').send('{"version":');
+    const answer = await request(service.app)
+      .put('/api/jobs/barn-9/plan')
+      .set('Content-Type', 'application/json')
+      .send('{"version":');
     expect(answer.status).toBe(400);
     expectError(answer.body, 'bad-request', /not valid JSON/);
   });
@@ -83,12 +93,24 @@ describe('bad input gets the one error shape and a sentence', () => {
   test('a plan whose walls cross', async () => {
     const plan = planWithRoom();
     const [one, two] = Object.values(plan.corners);
-    const swapped = { ...plan.corners, [one!.id]: { ...one, x: two!.x, y: two!.y }, [two!.id]: { ...two, x: one!.x, y: one!.y } };
-    expectError((await put('barn-9', 0, { ...plan, corners: swapped }).expect(422)).body, 'bad-plan', /cross each other/);
+    const swapped = {
+      ...plan.corners,
+      [one!.id]: { ...one, x: two!.x, y: two!.y },
+      [two!.id]: { ...two, x: one!.x, y: one!.y },
+    };
+    expectError(
+      (await put('barn-9', 0, { ...plan, corners: swapped }).expect(422)).body,
+      'bad-plan',
+      /cross each other/,
+    );
   });
 
   test('a plan from the future', async () => {
-    expectError((await put('barn-9', 0, { ...planWithRoom(), schema: 99 }).expect(422)).body, 'bad-plan', /newer Velvet Tape/);
+    expectError(
+      (await put('barn-9', 0, { ...planWithRoom(), schema: 99 }).expect(422)).body,
+      'bad-plan',
+      /newer Velvet Tape/,
+    );
   });
 
   test('a name of 10,000 characters; an emoji is a name like any other', async () => {
@@ -112,7 +134,9 @@ test('too many requests are asked to wait', async () => {
   const strict = createApp({ database: service.database, log: pino({ level: 'silent' }), mostRequests: 2 });
   await request(strict).get('/api/jobs').expect(200);
   await request(strict).get('/api/jobs').expect(200);
-  expect(errorSchema.parse((await request(strict).get('/api/jobs').expect(429)).body).error.message).toMatch(/Wait a minute/);
+  expect(errorSchema.parse((await request(strict).get('/api/jobs').expect(429)).body).error.message).toMatch(
+    /Wait a minute/,
+  );
 });
 
 test('it says it is well, and sends security headers', async () => {
@@ -149,5 +173,9 @@ test('the demo is seeded once and what was done to it stays', async () => {
   await seedDemo(service.database);
   expect((await get('/api/jobs/quince-cottage/plan')).body.plan.job.address).toBe('Moved');
   const { jobs } = jobListSchema.parse((await get('/api/jobs')).body);
-  expect(jobs.find((job) => job.id === 'ferry-house')).toMatchObject({ name: 'Ferry House', rooms: 4, units: 'metric' });
+  expect(jobs.find((job) => job.id === 'ferry-house')).toMatchObject({
+    name: 'Ferry House',
+    rooms: 4,
+    units: 'metric',
+  });
 });

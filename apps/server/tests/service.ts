@@ -28,7 +28,11 @@ export async function startService(name: string): Promise<TestService> {
 }
 
 export function planWithRoom(name = 'Barn'): Plan {
-  const result = applyEdit(newPlan({ name }), { kind: 'drawBox', floor: 'ground', a: { x: 0, y: 0 }, b: { x: 4000, y: 3000 } }, 'r');
+  const result = applyEdit(
+    newPlan({ name }),
+    { kind: 'drawBox', floor: 'ground', a: { x: 0, y: 0 }, b: { x: 4000, y: 3000 } },
+    'r',
+  );
   if (!result.ok) throw new Error(result.reason);
   return result.plan;
 }

@@ -1,7 +1,12 @@
 import { planSchema } from '@velvet-tape/core';
 import { z } from 'zod';
 
-export const jobId = z.string().min(4).max(64).regex(/^[\w-]+$/, 'A job id has letters, digits and dashes only.').meta({ id: 'JobId' });
+export const jobId = z
+  .string()
+  .min(4)
+  .max(64)
+  .regex(/^[\w-]+$/, 'A job id has letters, digits and dashes only.')
+  .meta({ id: 'JobId' });
 
 /** A line of the list of jobs: enough to find one and see how far it is. */
 export const jobSummarySchema = z
@@ -34,7 +39,9 @@ export type StoredPlan = z.infer<typeof storedPlanSchema>;
 export const writePlanSchema = z.object({ version: z.int().min(0), plan: z.unknown() }).meta({ id: 'WritePlan' });
 export type WritePlan = z.infer<typeof writePlanSchema>;
 
-export const writtenSchema = z.object({ id: jobId, version: z.int().min(1), touched: z.iso.datetime() }).meta({ id: 'Written' });
+export const writtenSchema = z
+  .object({ id: jobId, version: z.int().min(1), touched: z.iso.datetime() })
+  .meta({ id: 'Written' });
 export type Written = z.infer<typeof writtenSchema>;
 
 export const revisionListSchema = z

@@ -14,12 +14,24 @@ test('a write may start from nothing, but not from a negative version', () => {
 });
 
 test('errors always carry a sentence', () => {
-  expect(errorSchema.safeParse({ error: { code: 'stale', message: 'Someone else saved first.', version: 4 } }).success).toBe(true);
+  expect(
+    errorSchema.safeParse({ error: { code: 'stale', message: 'Someone else saved first.', version: 4 } }).success,
+  ).toBe(true);
   expect(errorSchema.safeParse({ error: { code: 'stale' } }).success).toBe(false);
 });
 
 test('a summary without an area is not one', () => {
-  const line = { id: 'ferry-house', name: 'Ferry House', address: '', units: 'metric', rooms: 2, area: 41e6, rough: true, touched: '2026-05-04T10:00:00.000Z', version: 3 };
+  const line = {
+    id: 'ferry-house',
+    name: 'Ferry House',
+    address: '',
+    units: 'metric',
+    rooms: 2,
+    area: 41e6,
+    rough: true,
+    touched: '2026-05-04T10:00:00.000Z',
+    version: 3,
+  };
   expect(jobSummarySchema.safeParse(line).success).toBe(true);
   expect(jobSummarySchema.safeParse({ ...line, area: undefined }).success).toBe(false);
 });

@@ -14,7 +14,8 @@ function time(runs: number, work: (i: number) => void): number[] {
   return times.sort((a, b) => a - b);
 }
 const median = (times: number[]): number => times[Math.floor(times.length / 2)]!;
-const percentile = (times: number[], share: number): number => times[Math.min(times.length - 1, Math.floor(times.length * share))]!;
+const percentile = (times: number[], share: number): number =>
+  times[Math.min(times.length - 1, Math.floor(times.length * share))]!;
 
 /** The walls of n × n square cells, planar. */
 function grid(n: number): { corners: Plan['corners']; walls: Wall[] } {
@@ -24,9 +25,21 @@ function grid(n: number): { corners: Plan['corners']; walls: Wall[] } {
   for (let y = 0; y <= n; y += 1) {
     for (let x = 0; x <= n; x += 1) {
       corners[id(x, y)] = { id: id(x, y), floor: 'ground', x: x * 3000, y: y * 3000 };
-      for (const [dx, dy] of [[1, 0], [0, 1]] as const) {
+      for (const [dx, dy] of [
+        [1, 0],
+        [0, 1],
+      ] as const) {
         if (x + dx > n || y + dy > n) continue;
-        walls.push({ id: `w${walls.length}`, floor: 'ground', start: id(x, y), end: id(x + dx, y + dy), left: 50, right: 50, kind: 'internal', typed: false });
+        walls.push({
+          id: `w${walls.length}`,
+          floor: 'ground',
+          start: id(x, y),
+          end: id(x + dx, y + dy),
+          left: 50,
+          right: 50,
+          kind: 'internal',
+          typed: false,
+        });
       }
     }
   }
@@ -38,7 +51,9 @@ function againstPolygonizer(n: number): string {
   const runs = n >= 100 ? 7 : 15;
   let found = 0;
   // fresh corners for every run, so that nothing is remembered from the last one
-  const fresh = Array.from({ length: runs + 3 }, () => Object.fromEntries(Object.entries(corners).map(([id, corner]) => [id, { ...corner }])));
+  const fresh = Array.from({ length: runs + 3 }, () =>
+    Object.fromEntries(Object.entries(corners).map(([id, corner]) => [id, { ...corner }])),
+  );
   const ours = time(runs, () => {
     found = facesOf(networkOf(fresh.pop()!, walls)).length;
   });
@@ -64,7 +79,11 @@ function floorOf(columns: number, rows: number): Plan {
   for (let y = 0; y < rows; y += 1) {
     for (let x = 0; x < columns; x += 1) {
       const a = { x: x * 3500, y: y * 3000 };
-      const result = applyEdit(plan, { kind: 'drawBox', floor: 'ground', a, b: { x: a.x + 3500, y: a.y + 3000 } }, `b${x}-${y}`);
+      const result = applyEdit(
+        plan,
+        { kind: 'drawBox', floor: 'ground', a, b: { x: a.x + 3500, y: a.y + 3000 } },
+        `b${x}-${y}`,
+      );
       if (!result.ok) throw new Error(result.reason);
       plan = result.plan;
     }
@@ -86,7 +105,8 @@ function dragStep(): string[] {
       if (!result.ok) throw new Error(result.reason);
       marks += drawFloor(deriveFloor(result.plan, 'ground'), style).length;
     });
-  const line = (what: string, times: number[]) => `| ${what} | ${median(times).toFixed(2)} | ${percentile(times, 0.95).toFixed(2)} | ${times.at(-1)!.toFixed(2)} |`;
+  const line = (what: string, times: number[]) =>
+    `| ${what} | ${median(times).toFixed(2)} | ${percentile(times, 0.95).toFixed(2)} | ${times.at(-1)!.toFixed(2)} |`;
   return [
     `Floor: ${floor.rooms.length} rooms, ${floor.network.walls.length} walls.`,
     '',
@@ -99,5 +119,13 @@ function dragStep(): string[] {
   ];
 }
 
-console.log(['## Faces of n × n cells', '', '| cells | walls | ours, ms | Polygonizer, ms | faster |', '|---|---|---|---|---|', ...[20, 50, 100].map(againstPolygonizer)].join('\n'));
+console.log(
+  [
+    '## Faces of n × n cells',
+    '',
+    '| cells | walls | ours, ms | Polygonizer, ms | faster |',
+    '|---|---|---|---|---|',
+    ...[20, 50, 100].map(againstPolygonizer),
+  ].join('\n'),
+);
 console.log(['', '## One step of dragging a wall', '', ...dragStep()].join('\n'));

@@ -32,7 +32,12 @@ test('a crossing is found whichever way round it is asked', () => {
   const p = fc.record({ x: coordinate, y: coordinate });
   fc.assert(
     fc.property(p, p, p, p, (a, b, c, d) => {
-      const asked = [properCrossing(a, b, c, d), properCrossing(b, a, c, d), properCrossing(c, d, a, b), properCrossing(d, c, b, a)];
+      const asked = [
+        properCrossing(a, b, c, d),
+        properCrossing(b, a, c, d),
+        properCrossing(c, d, a, b),
+        properCrossing(d, c, b, a),
+      ];
       expect(new Set(asked).size).toBe(1);
     }),
   );

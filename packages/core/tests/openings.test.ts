@@ -18,13 +18,16 @@ const add = (face: string, offset: number, more: Partial<Extract<Intent, { kind:
 });
 
 describe('placing an opening on a face', () => {
-  test.each(['top', 'right', 'bottom', 'left'] as const)('%s: the distance is from the inside corner, seen from the room', (side) => {
-    const { house, id } = hall();
-    house.do(add(house.face(id, side).key, 600));
-    const face = house.face(id, side);
-    expect(face.openings[0]!.from).toBeCloseTo(600, 6);
-    expect(face.length - face.openings[0]!.to).toBeCloseTo(face.length - 1500, 6);
-  });
+  test.each(['top', 'right', 'bottom', 'left'] as const)(
+    '%s: the distance is from the inside corner, seen from the room',
+    (side) => {
+      const { house, id } = hall();
+      house.do(add(house.face(id, side).key, 600));
+      const face = house.face(id, side);
+      expect(face.openings[0]!.from).toBeCloseTo(600, 6);
+      expect(face.length - face.openings[0]!.to).toBeCloseTo(face.length - 1500, 6);
+    },
+  );
 
   test('typed from the right end it keeps that distance when the wall gets longer', () => {
     const { house, id } = hall();
@@ -49,7 +52,9 @@ describe('placing an opening on a face', () => {
     house.do(add(house.face(id, 'right').key, 1800));
     house.box(4000, 0, 7000, 1500);
     expect(house.face(id, 'right').openings[0]!.from).toBeCloseTo(1800, 6);
-    expect(house.tries({ kind: 'drawBox', floor: 'ground', a: { x: 4000, y: 2000 }, b: { x: 6000, y: 3000 } })).toMatch(/end in a door/);
+    expect(house.tries({ kind: 'drawBox', floor: 'ground', a: { x: 4000, y: 2000 }, b: { x: 6000, y: 3000 } })).toMatch(
+      /end in a door/,
+    );
   });
 });
 
@@ -79,7 +84,17 @@ describe('what does not fit is refused, and says why', () => {
     const { house, id } = hall();
     house.do(add(house.face(id, 'top').key, 2500));
     const face = house.face(id, 'top');
-    const intent = { kind: 'tapeLength', floor: 'ground', from: face.from, to: face.to, value: 3000, text: '3', unit: 'm', moves: 'to', time: '' } as const;
+    const intent = {
+      kind: 'tapeLength',
+      floor: 'ground',
+      from: face.from,
+      to: face.to,
+      value: 3000,
+      text: '3',
+      unit: 'm',
+      moves: 'to',
+      time: '',
+    } as const;
     expect(house.tries(intent)).toMatch(/hang over the end/);
   });
 });
@@ -100,7 +115,13 @@ test('a door flips four ways and back', () => {
 test('changing the width keeps the taped jamb', () => {
   const { house, id } = hall();
   const door = house.do(add(house.face(id, 'top').key, 500))!;
-  house.do({ kind: 'changeOpening', floor: 'ground', opening: door, width: 700, place: { face: house.face(id, 'top').key, end: 'right', offset: 1000 } });
+  house.do({
+    kind: 'changeOpening',
+    floor: 'ground',
+    opening: door,
+    width: 700,
+    place: { face: house.face(id, 'top').key, end: 'right', offset: 1000 },
+  });
   const on = house.face(id, 'top').openings[0]!;
   expect(on.to).toBeCloseTo(3000, 6);
   expect(on.from).toBeCloseTo(2300, 6);

@@ -24,7 +24,7 @@ function polygonizerAreas(plan: Plan): number[] {
     polygonizer.add(factory.createLineString(ends));
   }
   const areas: number[] = [];
-  for (const it = polygonizer.getPolygons().iterator(); it.hasNext(); ) areas.push(it.next().getArea());
+  for (const it = polygonizer.getPolygons().iterator(); it.hasNext();) areas.push(it.next().getArea());
   return areas.filter((area) => area > 1).sort((a, b) => a - b);
 }
 

@@ -45,17 +45,41 @@ function intentOf(plan: Plan, g: Gesture): Intent | null {
       return { kind: 'moveWall', floor, face: face.key, by: g.amount };
     case 'tape': {
       const value = face.length + g.amount / 3;
-      return { kind: 'tapeLength', floor, from: face.from, to: face.to, value, text: '', unit: 'mm', moves: g.amount > 0 ? 'to' : 'from', time: '' };
+      return {
+        kind: 'tapeLength',
+        floor,
+        from: face.from,
+        to: face.to,
+        value,
+        text: '',
+        unit: 'mm',
+        moves: g.amount > 0 ? 'to' : 'from',
+        time: '',
+      };
     }
     case 'thickness':
-      return { kind: 'setThickness', floor, face: face.key, thickness: 80 + Math.abs(g.amount) / 5, scope: g.pick % 4 ? 'wall' : 'all' };
+      return {
+        kind: 'setThickness',
+        floor,
+        face: face.key,
+        thickness: 80 + Math.abs(g.amount) / 5,
+        scope: g.pick % 4 ? 'wall' : 'all',
+      };
     case 'remove':
       return { kind: 'removeWall', floor, face: face.key };
     case 'height':
       return { kind: 'setCeilingHeight', room: face.room, height: 2100 + Math.abs(g.amount), scope: 'room' };
     case 'door':
     case 'window':
-      return { kind: 'addOpening', floor, opening: g.what, face: face.key, end: g.amount > 0 ? 'left' : 'right', offset: Math.abs(g.amount), width: 600 + g.w * 20 };
+      return {
+        kind: 'addOpening',
+        floor,
+        opening: g.what,
+        face: face.key,
+        end: g.amount > 0 ? 'left' : 'right',
+        offset: Math.abs(g.amount),
+        width: 600 + g.w * 20,
+      };
     default:
       return null;
   }
@@ -88,7 +112,8 @@ test('any sequence of edits leaves a sound planar plan', () => {
           expect(room.measures.area).toBeGreaterThan(0);
           expect(Number.isFinite(room.measures.area + room.measures.perimeter + room.measures.volume)).toBe(true);
         }
-        for (const opening of derived.openings) expect(misfit(derived.network, opening, derived.openings, Infinity)).toBeNull();
+        for (const opening of derived.openings)
+          expect(misfit(derived.network, opening, derived.openings, Infinity)).toBeNull();
       });
     }),
     RUNS,
@@ -98,7 +123,10 @@ test('any sequence of edits leaves a sound planar plan', () => {
 test('floors of rooms do not overlap each other or the walls, and with the walls they fill the outer outline', () => {
   fc.assert(
     fc.property(gestures, (sequence) => {
-      const derived = deriveFloor(play(sequence, () => undefined), 'ground');
+      const derived = deriveFloor(
+        play(sequence, () => undefined),
+        'ground',
+      );
       const rooms = derived.rooms.flatMap((room) => room.outline.rings);
       const bodies = union(derived.bodies.map((body) => body.ring));
       const area = ringsArea(rooms);
@@ -106,7 +134,9 @@ test('floors of rooms do not overlap each other or the walls, and with the walls
       expect(Math.abs(ringsArea(union(rooms)) - area)).toBeLessThan(2000);
       expect(ringsArea(intersection(rooms, bodies))).toBeLessThan(2000);
       // outer rings only: what lies inside the outermost outline, solid or room
-      const outer = union([...derived.bodies.map((body) => body.ring), ...rooms]).filter((ring) => ringsArea([ring]) > 0);
+      const outer = union([...derived.bodies.map((body) => body.ring), ...rooms]).filter(
+        (ring) => ringsArea([ring]) > 0,
+      );
       const solids = ringsArea(outer) - ringsArea(bodies) - area;
       expect(solids).toBeGreaterThan(-5000);
       // what is left over is pockets between walls too small to be a room; walls that only touch may enclose more

@@ -21,7 +21,9 @@ describe('a first room', () => {
   });
 
   test('too small to stand in is refused', () => {
-    expect(new House().tries({ kind: 'drawBox', floor: 'ground', a: { x: 0, y: 0 }, b: { x: 4000, y: 100 } })).toMatch(/at least 0.30 m/);
+    expect(new House().tries({ kind: 'drawBox', floor: 'ground', a: { x: 0, y: 0 }, b: { x: 4000, y: 100 } })).toMatch(
+      /at least 0.30 m/,
+    );
   });
 });
 
@@ -112,7 +114,9 @@ describe('dragging a wall', () => {
     const house = new House();
     const hall = house.box(0, 0, 4000, 3000);
     const before = house.plan;
-    expect(house.tries({ kind: 'moveWall', floor: 'ground', face: house.face(hall, 'top').key, by: 3200 })).toBeTruthy();
+    expect(
+      house.tries({ kind: 'moveWall', floor: 'ground', face: house.face(hall, 'top').key, by: 3200 }),
+    ).toBeTruthy();
     expect(house.tries({ kind: 'moveWall', floor: 'ground', face: house.face(hall, 'top').key, by: NaN })).toBeTruthy();
     expect(house.plan).toBe(before);
   });

@@ -63,7 +63,11 @@ describe('taping a room', () => {
     house.tape(side('bottom'), 6000);
     expect(room().rough).toBe(false);
     expect(room().measures.area).toBeCloseTo(58e6, 0);
-    expect(room().faces.map((face) => face.provenance).sort()).toEqual(['taped', 'taped', 'taped', 'taped', 'worked out', 'worked out']);
+    expect(
+      room()
+        .faces.map((face) => face.provenance)
+        .sort(),
+    ).toEqual(['taped', 'taped', 'taped', 'taped', 'worked out', 'worked out']);
   });
 
   test('pushes the next room on rather than through its far wall', () => {
@@ -96,7 +100,9 @@ describe('taping a room', () => {
     house.tape(house.face(hall, 'top'), 4000);
     house.tape(house.face(hall, 'right'), 3000);
     const before = house.plan;
-    expect(house.tries(tapeIntent(house.face(hall, 'bottom'), 5000))).toMatch(/does not agree with what is taped opposite/);
+    expect(house.tries(tapeIntent(house.face(hall, 'bottom'), 5000))).toMatch(
+      /does not agree with what is taped opposite/,
+    );
     expect(house.plan).toBe(before);
   });
 
@@ -124,8 +130,20 @@ describe('what was taped stays', () => {
     const store = house.box(4000, 0, 7000, 3000);
     house.tape(house.face(hall, 'top'), 4200);
     house.tape(house.face(store, 'top'), 2800);
-    house.do({ kind: 'setThickness', floor: 'ground', face: house.face(hall, 'right').key, thickness: 180, scope: 'wall' });
-    house.do({ kind: 'setThickness', floor: 'ground', face: house.face(store, 'right').key, thickness: 400, scope: 'all' });
+    house.do({
+      kind: 'setThickness',
+      floor: 'ground',
+      face: house.face(hall, 'right').key,
+      thickness: 180,
+      scope: 'wall',
+    });
+    house.do({
+      kind: 'setThickness',
+      floor: 'ground',
+      face: house.face(store, 'right').key,
+      thickness: 400,
+      scope: 'all',
+    });
     expect(house.face(hall, 'top').length).toBeCloseTo(4200, 3);
     expect(house.face(store, 'top').length).toBeCloseTo(2800, 3);
     const thick = Object.values(house.plan.walls).map((wall) => wall.left + wall.right);

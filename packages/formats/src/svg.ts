@@ -1,4 +1,12 @@
-import { type DerivedFloor, type Mark, type Point, type Role, boxAround, drawFloor, formatLength } from '@velvet-tape/core';
+import {
+  type DerivedFloor,
+  type Mark,
+  type Point,
+  type Role,
+  boxAround,
+  drawFloor,
+  formatLength,
+} from '@velvet-tape/core';
 
 export interface SheetOptions {
   /** 50 for 1:50 */
@@ -37,7 +45,10 @@ export function floorToSvg(derived: DerivedFloor, { scale, title, north }: Sheet
   const box = boxAround(derived.bodies.flatMap((body) => body.ring)) ?? { minX: 0, minY: 0, maxX: 1000, maxY: 1000 };
   const width = Math.max((box.maxX - box.minX) / scale, 60) + 2 * PAPER.margin;
   const height = (box.maxY - box.minY) / scale + 2 * PAPER.margin + PAPER.foot;
-  const paper = (p: Point): Point => ({ x: (p.x - box.minX) / scale + PAPER.margin, y: (p.y - box.minY) / scale + PAPER.margin });
+  const paper = (p: Point): Point => ({
+    x: (p.x - box.minX) / scale + PAPER.margin,
+    y: (p.y - box.minY) / scale + PAPER.margin,
+  });
   const body = marks.map((mark) => paint(mark, paper, scale)).join('\n');
   const foot = height - PAPER.margin;
   return [
@@ -64,7 +75,8 @@ function escape(text: string): string {
 }
 
 function paint(mark: Mark, paper: (p: Point) => Point, scale: number): string {
-  const style = `data-role="${mark.role}" data-key="${escape(mark.key)}" ${STYLE[mark.role] ?? ''}`;
+  const what = `data-role="${mark.role}" data-key="${escape(mark.key)}"`;
+  const style = `${what} ${STYLE[mark.role] ?? ''}`;
   if (mark.kind === 'path') {
     const d = mark.rings
       .filter((ring) => ring.length > 1)
@@ -81,7 +93,7 @@ function paint(mark: Mark, paper: (p: Point) => Point, scale: number): string {
   const place = paper(mark.at);
   const font = mark.role === 'room.name' ? ` font-family="Fraunces, Georgia, serif"` : '';
   const turn = mark.turn ? ` transform="rotate(${mm(mark.turn)} ${at(place)})"` : '';
-  return `<text ${style} x="${mm(place.x)}" y="${mm(place.y)}" font-size="${mm(PAPER.lettering * mark.size)}" fill="${INK}" text-anchor="middle" dominant-baseline="central"${font}${turn}>${escape(mark.text)}</text>`;
+  return `<text ${what} x="${mm(place.x)}" y="${mm(place.y)}" font-size="${mm(PAPER.lettering * mark.size)}" fill="${INK}" text-anchor="middle" dominant-baseline="central"${font}${turn}>${escape(mark.text)}</text>`;
 }
 
 /** A bar of two metres, or of six feet. */
@@ -102,4 +114,3 @@ function scaleBar(foot: number, scale: number, units: 'metric' | 'imperial'): st
 function northPoint(x: number, y: number, north: number): string {
   return `<g id="north" transform="translate(${mm(x)} ${mm(y)}) rotate(${mm(north)})"><circle r="5" fill="none" stroke="${INK}" stroke-width="${PAPER.thin}"/><path d="M 0 -6 L 2 3 L 0 1.6 L -2 3 Z" fill="${INK}"/><text y="-7" font-size="${PAPER.lettering}" text-anchor="middle" fill="${INK}">N</text></g>`;
 }
-

@@ -1,4 +1,11 @@
-import { type JobSummary, type StoredPlan, type Written, errorSchema, jobListSchema, writtenSchema } from '@velvet-tape/contract';
+import {
+  type JobSummary,
+  type StoredPlan,
+  type Written,
+  errorSchema,
+  jobListSchema,
+  writtenSchema,
+} from '@velvet-tape/contract';
 import { type Plan, readPlan } from '@velvet-tape/core';
 
 const ORIGIN = process.env.EXPO_PUBLIC_API ?? '';
@@ -30,7 +37,8 @@ async function call(path: string, init: RequestInit = {}): Promise<unknown> {
   if (response.ok) return body;
   const read = errorSchema.safeParse(body);
   // an answer in another shape comes from something in between, or from a server that is starting or stopping
-  if (!read.success || response.status >= 500 || response.status === 429) throw new Offline('The server is not answering.');
+  if (!read.success || response.status >= 500 || response.status === 429)
+    throw new Offline('The server is not answering.');
   if (response.status === 409) throw new Stale(read.data.error.message);
   throw new Refused(read.data.error.message, response.status);
 }
@@ -49,6 +57,10 @@ export async function fetchVersion(id: string): Promise<number> {
 }
 
 export async function sendPlan(id: string, version: number, plan: Plan): Promise<Written> {
-  const init = { method: 'PUT', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ version, plan }) };
+  const init = {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ version, plan }),
+  };
   return writtenSchema.parse(await call(`/jobs/${encodeURIComponent(id)}/plan`, init));
 }

@@ -1,6 +1,6 @@
 import type { JobSummary } from '@velvet-tape/contract';
 import { type Plan, changeBetween, isNothing, jobTotals, mergePlans, repairPlan } from '@velvet-tape/core';
-import Dexie, { type EntityTable } from 'dexie';
+import { Dexie, type EntityTable } from 'dexie';
 import { randomSeed } from '../store/seed';
 
 /** A job as this device keeps it. */
@@ -36,7 +36,15 @@ async function merged(base: Plan, mine: Plan, theirs: Plan): Promise<{ plan: Pla
   const merge = mergePlans(base, mine, theirs, (plan, before) => repairPlan(plan, before, randomSeed())?.plan ?? null);
   if (!merge.impossible) return { plan: merge.plan, setAside: false };
   const copy = { ...mine, job: { ...mine.job, name: `${mine.job.name} (from this device)`.slice(0, 120) } };
-  await device.jobs.add({ id: randomSeed(), plan: copy, base: null, version: 0, revision: 1, waiting: 1, touched: new Date().toISOString() });
+  await device.jobs.add({
+    id: randomSeed(),
+    plan: copy,
+    base: null,
+    version: 0,
+    revision: 1,
+    waiting: 1,
+    touched: new Date().toISOString(),
+  });
   return { plan: merge.plan, setAside: true };
 }
 
@@ -49,7 +57,13 @@ export async function saveOnDevice(id: string, seen: Plan, plan: Plan): Promise<
     const job = await device.jobs.get(id);
     if (!job) throw new Error('This job is no longer on the device.');
     const result = same(seen, job.plan) ? plan : (await merged(seen, plan, job.plan)).plan;
-    const next: DeviceJob = { ...job, plan: result, revision: job.revision + 1, waiting: 1, touched: new Date().toISOString() };
+    const next: DeviceJob = {
+      ...job,
+      plan: result,
+      revision: job.revision + 1,
+      waiting: 1,
+      touched: new Date().toISOString(),
+    };
     await device.jobs.put(next);
     return next;
   });
@@ -58,7 +72,15 @@ export async function saveOnDevice(id: string, seen: Plan, plan: Plan): Promise<
 /** A new job, on the device first. */
 export async function newOnDevice(plan: Plan): Promise<string> {
   const id = randomSeed();
-  await device.jobs.add({ id, plan, base: null, version: 0, revision: 1, waiting: 1, touched: new Date().toISOString() });
+  await device.jobs.add({
+    id,
+    plan,
+    base: null,
+    version: 0,
+    revision: 1,
+    waiting: 1,
+    touched: new Date().toISOString(),
+  });
   return id;
 }
 
@@ -72,15 +94,28 @@ export async function markSent(id: string, sent: DeviceJob, version: number): Pr
 }
 
 /** The server has `theirs`: it is taken in under what this device still has waiting. True when the plan on the device changed. */
-export async function takeIn(id: string, theirs: { plan: Plan; version: number; touched: string }): Promise<{ changed: boolean; setAside: boolean }> {
+export async function takeIn(
+  id: string,
+  theirs: { plan: Plan; version: number; touched: string },
+): Promise<{ changed: boolean; setAside: boolean }> {
   return device.transaction('rw', device.jobs, async () => {
     const job = await device.jobs.get(id);
     if (!job) {
-      await device.jobs.add({ id, plan: theirs.plan, base: theirs.plan, version: theirs.version, revision: 1, waiting: 0, touched: theirs.touched });
+      await device.jobs.add({
+        id,
+        plan: theirs.plan,
+        base: theirs.plan,
+        version: theirs.version,
+        revision: 1,
+        waiting: 0,
+        touched: theirs.touched,
+      });
       return { changed: true, setAside: false };
     }
     if (job.version >= theirs.version) return { changed: false, setAside: false };
-    const result = job.waiting ? await merged(job.base ?? theirs.plan, job.plan, theirs.plan) : { plan: theirs.plan, setAside: false };
+    const result = job.waiting
+      ? await merged(job.base ?? theirs.plan, job.plan, theirs.plan)
+      : { plan: theirs.plan, setAside: false };
     const changed = !same(result.plan, job.plan);
     await device.jobs.put({
       ...job,
@@ -103,7 +138,15 @@ export async function jobsOnDevice(): Promise<JobSummary[]> {
     const line = lines.get(job.id);
     if (line && !job.waiting && line.version >= job.version) continue;
     const { name, address, units } = job.plan.job;
-    lines.set(job.id, { id: job.id, name, address, units, ...jobTotals(job.plan), touched: job.touched, version: Math.max(1, job.version) });
+    lines.set(job.id, {
+      id: job.id,
+      name,
+      address,
+      units,
+      ...jobTotals(job.plan),
+      touched: job.touched,
+      version: Math.max(1, job.version),
+    });
   }
   return [...lines.values()].sort((a, b) => b.touched.localeCompare(a.touched));
 }

@@ -87,7 +87,14 @@ function paperTheme(dark: boolean) {
       inverseOnSurface: '#F8F2E7',
       inversePrimary: c.brass,
       backdrop: 'rgba(20, 8, 24, 0.55)',
-      elevation: { level0: 'transparent', level1: c.chalk, level2: c.chalk, level3: c.chalk, level4: c.chalk, level5: c.chalk },
+      elevation: {
+        level0: 'transparent',
+        level1: c.chalk,
+        level2: c.chalk,
+        level3: c.chalk,
+        level4: c.chalk,
+        level5: c.chalk,
+      },
     },
   };
 }

@@ -55,9 +55,24 @@ export class DemoBuilder {
     this.do({ kind: 'setCeilingHeight', room, height: this.mm(text).value, scope: 'room' });
   }
 
-  opening(kind: 'door' | 'window', room: string, side: Side, offset: string, sizes: { width?: string; height?: string; sill?: string } = {}, end: 'left' | 'right' = 'left'): string {
+  opening(
+    kind: 'door' | 'window',
+    room: string,
+    side: Side,
+    offset: string,
+    sizes: { width?: string; height?: string; sill?: string } = {},
+    end: 'left' | 'right' = 'left',
+  ): string {
     const typed = Object.fromEntries(Object.entries(sizes).map(([name, text]) => [name, this.mm(text).value]));
-    return this.do({ kind: 'addOpening', floor: 'ground', opening: kind, face: this.face(room, side).key, end, offset: this.mm(offset).value, ...typed });
+    return this.do({
+      kind: 'addOpening',
+      floor: 'ground',
+      opening: kind,
+      face: this.face(room, side).key,
+      end,
+      offset: this.mm(offset).value,
+      ...typed,
+    });
   }
 
   flip(opening: string, what: 'hinge' | 'swing'): void {

@@ -33,6 +33,7 @@ function asHttpError(error: unknown): HttpError {
   const type = typeof error === 'object' && error !== null && 'type' in error ? error.type : '';
   if (type === 'entity.too.large') return new HttpError(413, 'too-large', 'This plan is too large to be saved.');
   if (type === 'entity.parse.failed') return new HttpError(400, 'bad-request', 'The request is not valid JSON.');
-  if (typeof type === 'string' && type !== '') return new HttpError(400, 'bad-request', 'The request could not be read.');
+  if (typeof type === 'string' && type !== '')
+    return new HttpError(400, 'bad-request', 'The request could not be read.');
   return new HttpError(500, 'broken', 'Something went wrong on the server. Your work is safe on the device.');
 }

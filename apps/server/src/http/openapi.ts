@@ -1,5 +1,13 @@
 import { OpenAPIRegistry, OpenApiGeneratorV31, extendZodWithOpenApi } from '@asteasolutions/zod-to-openapi';
-import { errorSchema, jobId, jobListSchema, revisionListSchema, storedPlanSchema, writePlanSchema, writtenSchema } from '@velvet-tape/contract';
+import {
+  errorSchema,
+  jobId,
+  jobListSchema,
+  revisionListSchema,
+  storedPlanSchema,
+  writePlanSchema,
+  writtenSchema,
+} from '@velvet-tape/contract';
 import { z } from 'zod';
 
 extendZodWithOpenApi(z);
@@ -7,11 +15,19 @@ extendZodWithOpenApi(z);
 /** The OpenAPI document of the service, generated from the contract. */
 export function openApiDocument() {
   const registry = new OpenAPIRegistry();
-  const json = (schema: z.ZodType, description: string) => ({ description, content: { 'application/json': { schema } } });
+  const json = (schema: z.ZodType, description: string) => ({
+    description,
+    content: { 'application/json': { schema } },
+  });
   const failure = (description: string) => json(errorSchema, description);
   const params = z.object({ id: jobId });
 
-  registry.registerPath({ method: 'get', path: '/api/jobs', summary: 'List jobs', responses: { 200: json(jobListSchema, 'All jobs, last touched first') } });
+  registry.registerPath({
+    method: 'get',
+    path: '/api/jobs',
+    summary: 'List jobs',
+    responses: { 200: json(jobListSchema, 'All jobs, last touched first') },
+  });
   registry.registerPath({
     method: 'get',
     path: '/api/jobs/{id}/plan',
@@ -54,7 +70,12 @@ export function openApiDocument() {
     request: { params: params.extend({ version: z.int().min(1) }) },
     responses: { 200: json(storedPlanSchema, 'The plan as it was'), 404: failure('No such revision') },
   });
-  registry.registerPath({ method: 'get', path: '/healthz', summary: 'Is the service well?', responses: { 200: json(z.object({ ok: z.literal(true) }), 'Well') } });
+  registry.registerPath({
+    method: 'get',
+    path: '/healthz',
+    summary: 'Is the service well?',
+    responses: { 200: json(z.object({ ok: z.literal(true) }), 'Well') },
+  });
 
   return new OpenApiGeneratorV31(registry.definitions).generateDocument({
     openapi: '3.1.0',

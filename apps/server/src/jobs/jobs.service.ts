@@ -14,7 +14,17 @@ export class JobsService {
   async list(): Promise<JobSummary[]> {
     const jobs = await this.database.getRepository(Job).find({
       where: { workspaceId: this.workspaceId },
-      select: { id: true, name: true, address: true, units: true, rooms: true, area: true, rough: true, touched: true, version: true },
+      select: {
+        id: true,
+        name: true,
+        address: true,
+        units: true,
+        rooms: true,
+        area: true,
+        rough: true,
+        touched: true,
+        version: true,
+      },
       order: { touched: 'DESC' },
     });
     return jobs.map((job) => ({
@@ -39,7 +49,9 @@ export class JobsService {
   }
 
   async version(id: string): Promise<number> {
-    const job = await this.database.getRepository(Job).findOne({ where: { id, workspaceId: this.workspaceId }, select: { id: true, version: true } });
+    const job = await this.database
+      .getRepository(Job)
+      .findOne({ where: { id, workspaceId: this.workspaceId }, select: { id: true, version: true } });
     if (!job) throw new HttpError(404, 'not-found', 'There is no such job.');
     return job.version;
   }
@@ -68,9 +80,16 @@ export class JobsService {
     return this.database.transaction(async (manager) => {
       const next = version + 1;
       const row = { ...this.columns(plan), version: next, touched };
-      const done = version === 0 ? await this.insert(manager, { id, ...row }) : await this.update(manager, id, version, row);
+      const done =
+        version === 0 ? await this.insert(manager, { id, ...row }) : await this.update(manager, id, version, row);
       if (!done) throw await this.stale(manager, id);
-      await manager.insert(Revision, { jobId: id, version: next, schemaVersion: plan.schema, plan: plan as never, touched });
+      await manager.insert(Revision, {
+        jobId: id,
+        version: next,
+        schemaVersion: plan.schema,
+        plan: plan as never,
+        touched,
+      });
       return { id, version: next, touched: touched.toISOString() };
     });
   }
@@ -82,7 +101,14 @@ export class JobsService {
   }
 
   private async insert(manager: EntityManager, row: Partial<Job>): Promise<boolean> {
-    const result = await manager.createQueryBuilder().insert().into(Job).values(row as never).orIgnore().returning('id').execute();
+    const result = await manager
+      .createQueryBuilder()
+      .insert()
+      .into(Job)
+      .values(row as never)
+      .orIgnore()
+      .returning('id')
+      .execute();
     return (result.raw as unknown[]).length === 1;
   }
 
@@ -94,7 +120,12 @@ export class JobsService {
   private async stale(manager: EntityManager, id: string): Promise<HttpError> {
     const job = await this.find(manager, id);
     if (!job) return new HttpError(404, 'not-found', 'There is no such job.');
-    return new HttpError(409, 'stale', 'Someone saved this job in the meantime. Take their changes in and save again.', job.version);
+    return new HttpError(
+      409,
+      'stale',
+      'Someone saved this job in the meantime. Take their changes in and save again.',
+      job.version,
+    );
   }
 
   private find(manager: EntityManager, id: string): Promise<Job | null> {

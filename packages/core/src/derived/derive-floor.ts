@@ -1,7 +1,15 @@
 import { type Point } from '../geometry';
 import { type Id, type Opening, type Plan, type Reading, type Room, ceilingHeightOf, wallsOf } from '../plan/plan';
 import { openingSpan } from '../openings';
-import { type FaceRun, type RoomMeasures, type RoomOutline, floorAt, floorsOf, labelPoint, roomMeasures } from '../rooms';
+import {
+  type FaceRun,
+  type RoomMeasures,
+  type RoomOutline,
+  floorAt,
+  floorsOf,
+  labelPoint,
+  roomMeasures,
+} from '../rooms';
 import { type Provenance, provenanceOf } from '../trueup';
 import { type Network, type WallBody, bodiesOf, networkOf, wallInsets } from '../walls';
 
@@ -71,11 +79,24 @@ function work(plan: Plan, floor: Id): DerivedFloor {
       const ceilingHeight = ceilingHeightOf(plan, room);
       const last = rooms.get(outline);
       // without readings every length is rough: then the room is as it was when its outline and its openings are
-      if (last && readings.length === 0 && last.plan.openings === plan.openings && last.plan.readings === plan.readings && last.derived.room === room && last.derived.ceilingHeight === ceilingHeight) {
+      if (
+        last &&
+        readings.length === 0 &&
+        last.plan.openings === plan.openings &&
+        last.plan.readings === plan.readings &&
+        last.derived.room === room &&
+        last.derived.ceilingHeight === ceilingHeight
+      ) {
         return [last.derived];
       }
       const faces = outline.runs.map((run) =>
-        wallFace(run, room.id, provenance(run.from, run.to), read.get(run.key) ?? null, openingsAlong(network, run, onWall)),
+        wallFace(
+          run,
+          room.id,
+          provenance(run.from, run.to),
+          read.get(run.key) ?? null,
+          openingsAlong(network, run, onWall),
+        ),
       );
       return [derivedRoom(plan, room, outline, faces, ceilingHeight)];
     });
@@ -94,7 +115,13 @@ function work(plan: Plan, floor: Id): DerivedFloor {
 const faces = new WeakMap<FaceRun, WallFace>();
 
 /** The face of a run; the same one as last time when nothing about it changed. */
-function wallFace(run: FaceRun, room: Id, provenance: Provenance, reading: Reading | null, openings: readonly OpeningOnFace[]): WallFace {
+function wallFace(
+  run: FaceRun,
+  room: Id,
+  provenance: Provenance,
+  reading: Reading | null,
+  openings: readonly OpeningOnFace[],
+): WallFace {
   const last = faces.get(run);
   if (
     last?.room === room &&
@@ -112,9 +139,16 @@ function wallFace(run: FaceRun, room: Id, provenance: Provenance, reading: Readi
 
 const rooms = new WeakMap<RoomOutline, { plan: Plan; derived: DerivedRoom }>();
 
-function derivedRoom(plan: Plan, room: Room, outline: RoomOutline, faces: readonly WallFace[], ceilingHeight: number): DerivedRoom {
+function derivedRoom(
+  plan: Plan,
+  room: Room,
+  outline: RoomOutline,
+  faces: readonly WallFace[],
+  ceilingHeight: number,
+): DerivedRoom {
   const last = rooms.get(outline)?.derived;
-  if (last?.room === room && last.ceilingHeight === ceilingHeight && last.faces.every((face, i) => face === faces[i])) return last;
+  if (last?.room === room && last.ceilingHeight === ceilingHeight && last.faces.every((face, i) => face === faces[i]))
+    return last;
   const inRoom = faces.flatMap((face) => face.openings.map((on) => on.opening));
   const derived = {
     room,
@@ -137,7 +171,11 @@ function groupByWall(openings: readonly Opening[]): Map<Id, Opening[]> {
 
 const NONE: readonly OpeningOnFace[] = [];
 
-function openingsAlong(network: Network, run: FaceRun, onWall: ReadonlyMap<Id, readonly Opening[]>): readonly OpeningOnFace[] {
+function openingsAlong(
+  network: Network,
+  run: FaceRun,
+  onWall: ReadonlyMap<Id, readonly Opening[]>,
+): readonly OpeningOnFace[] {
   if (!run.halves.some((half) => onWall.has(half.wall.id))) return NONE;
   const result: OpeningOnFace[] = [];
   for (const half of run.halves) {

@@ -1,8 +1,7 @@
 import type { WallFace } from '../derived';
 import { middle, moved, rightOf } from '../geometry';
 import { formatLength, roughly } from '../units';
-import type { DrawingStyle } from './draw-floor';
-import type { Mark, Role } from './marks';
+import type { DrawingStyle, Mark, Role } from './marks';
 
 const ROLE: Record<WallFace['provenance'], Role> = {
   rough: 'dimension.rough',

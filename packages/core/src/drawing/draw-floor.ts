@@ -1,17 +1,10 @@
 import type { DerivedFloor, DerivedRoom, WallFace } from '../derived';
 import { boxAround, cross, dot, subtract } from '../geometry';
-import type { Units } from '../plan/plan';
 import type { WallBody } from '../walls';
 import { formatArea, roughly } from '../units';
 import { drawDimension } from './dimensions';
-import type { Mark } from './marks';
+import type { DrawingStyle, Mark } from './marks';
 import { drawOpening } from './openings';
-
-export interface DrawingStyle {
-  /** Height of body lettering, in mm of the real house: 2.5 mm at 1:50 is 125. */
-  readonly lettering: number;
-  readonly units: Units;
-}
 
 /** The plan of one floor as marks, in painting order. What did not change since the last drawing comes back identical. */
 export function drawFloor(derived: DerivedFloor, style: DrawingStyle): Mark[] {
@@ -23,7 +16,13 @@ export function drawFloor(derived: DerivedFloor, style: DrawingStyle): Mark[] {
   return marks;
 }
 
-const wallMark = (body: WallBody): Mark => ({ kind: 'path', role: 'wall.cut', key: `wall ${body.wall.id}`, rings: [body.ring], closed: true });
+const wallMark = (body: WallBody): Mark => ({
+  kind: 'path',
+  role: 'wall.cut',
+  key: `wall ${body.wall.id}`,
+  rings: [body.ring],
+  closed: true,
+});
 
 const drawnRooms = new WeakMap<DerivedRoom, { style: DrawingStyle; marks: readonly Mark[] }>();
 
@@ -38,7 +37,13 @@ function roomMarks(room: DerivedRoom, style: DrawingStyle): readonly Mark[] {
 }
 
 function floorMark(room: DerivedRoom): Mark {
-  return once(room.outline, () => ({ kind: 'path', role: 'floor', key: `floor ${room.room.id}`, rings: room.outline.rings, closed: true }));
+  return once(room.outline, () => ({
+    kind: 'path',
+    role: 'floor',
+    key: `floor ${room.room.id}`,
+    rings: room.outline.rings,
+    closed: true,
+  }));
 }
 
 /**
@@ -51,7 +56,9 @@ function saidOpposite(face: WallFace, room: DerivedRoom, lettering: number): boo
     if (dot(other.d, face.d) > -0.999 || Math.abs(other.length - face.length) > 0.5) return false;
     if (face.provenance === 'worked out' && other.provenance === 'taped') return true;
     const across = Math.abs(cross(face.d, subtract(other.a, face.a)));
-    return across < NARROW * lettering && (other.provenance === face.provenance ? i < at : other.provenance === 'taped');
+    return (
+      across < NARROW * lettering && (other.provenance === face.provenance ? i < at : other.provenance === 'taped')
+    );
   });
 }
 
@@ -72,7 +79,15 @@ function roomLabel(room: DerivedRoom, { lettering, units }: DrawingStyle): Mark[
       turn: 0,
       size: nameSize(room, name, lettering),
     },
-    { kind: 'text', role: 'room.area', key: `area ${room.room.id}`, at: { x, y: y + lettering * 0.8 }, text: area, turn: 0, size: 1 },
+    {
+      kind: 'text',
+      role: 'room.area',
+      key: `area ${room.room.id}`,
+      at: { x, y: y + lettering * 0.8 },
+      text: area,
+      turn: 0,
+      size: 1,
+    },
   ];
 }
 

@@ -1,4 +1,5 @@
 import type { Point, Ring } from '../geometry';
+import type { Units } from '../plan/plan';
 
 /** What a mark stands for; a painter chooses line, colour and lettering by it. */
 export type Role =
@@ -48,3 +49,9 @@ export interface TextMark extends MarkOf<'text'> {
 
 /** A renderer-neutral drawing: marks in mm of the real house, in painting order. */
 export type Mark = PathMark | ArcMark | TextMark;
+
+export interface DrawingStyle {
+  /** Height of body lettering, in mm of the real house: 2.5 mm at 1:50 is 125. */
+  readonly lettering: number;
+  readonly units: Units;
+}

@@ -41,7 +41,15 @@ function draw(network: Network, opening: Opening): Mark[] {
   const leafEnd = at(hinge, face + outward * opening.width);
   marks.push(
     { kind: 'path', role: 'door.leaf', key: key('leaf'), rings: [[at(hinge, face), leafEnd]], closed: false },
-    { kind: 'arc', role: 'door.swing', key: key('swing'), centre: at(hinge, face), radius: opening.width, from: leafEnd, to: at(jamb, face) },
+    {
+      kind: 'arc',
+      role: 'door.swing',
+      key: key('swing'),
+      centre: at(hinge, face),
+      radius: opening.width,
+      from: leafEnd,
+      to: at(jamb, face),
+    },
   );
   return marks;
 }

@@ -64,7 +64,8 @@ function perform(draft: Draft, intent: Intent): Id | void {
       const room = draft.rooms[intent.room];
       if (!room) throw new Refusal('That room is no longer there.');
       for (const each of Object.values(draft.rooms)) {
-        if (intent.scope === 'all' || each.id === room.id) draft.put('rooms', { ...each, ceilingHeight: intent.height });
+        if (intent.scope === 'all' || each.id === room.id)
+          draft.put('rooms', { ...each, ceilingHeight: intent.height });
       }
       return;
     }
@@ -78,7 +79,8 @@ function perform(draft: Draft, intent: Intent): Id | void {
       const details = { ...draft.job, ...intent.details };
       const name = requireName(details.name);
       if (name === '') throw new Refusal('Give the job a name.');
-      if (details.address.length > LONGEST_NAME) throw new Refusal(`An address can have ${LONGEST_NAME} characters at most.`);
+      if (details.address.length > LONGEST_NAME)
+        throw new Refusal(`An address can have ${LONGEST_NAME} characters at most.`);
       Object.values(details.usual).forEach((mm) => requirePositive(mm, 'A usual size'));
       draft.job = { ...details, name };
       return;

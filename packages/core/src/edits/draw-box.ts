@@ -58,7 +58,8 @@ function attacher(draft: Draft, floor: Id) {
       const start = draft.corners[wall.start]!;
       const end = draft.corners[wall.end]!;
       if (Math.abs(start[axis] - end[axis]) > 1) continue;
-      const overlap = Math.min(high, Math.max(start[along], end[along])) - Math.max(low, Math.min(start[along], end[along]));
+      const overlap =
+        Math.min(high, Math.max(start[along], end[along])) - Math.max(low, Math.min(start[along], end[along]));
       if (overlap < NARROWEST) continue;
       // walking down the sheet the right hand points to smaller x, walking right it points down
       const forward = end[along] > start[along] ? 1 : -1;

@@ -43,10 +43,20 @@ export type Intent =
     }
   | { readonly kind: 'setCeilingHeight'; readonly room: Id; readonly height: number; readonly scope: 'room' | 'all' }
   | { readonly kind: 'nameRoom'; readonly room: Id; readonly name: string }
-  | { readonly kind: 'moveWall'; readonly floor: Id; readonly face: string; /** mm into the room */ readonly by: number }
+  | {
+      readonly kind: 'moveWall';
+      readonly floor: Id;
+      readonly face: string;
+      /** mm into the room */ readonly by: number;
+    }
   | { readonly kind: 'removeWall'; readonly floor: Id; readonly face: string }
   | ({ readonly kind: 'addOpening'; readonly floor: Id; readonly opening: OpeningKind } & PlaceOnFace & OpeningSize)
-  | ({ readonly kind: 'changeOpening'; readonly floor: Id; readonly opening: Id; readonly place?: PlaceOnFace } & OpeningSize)
+  | ({
+      readonly kind: 'changeOpening';
+      readonly floor: Id;
+      readonly opening: Id;
+      readonly place?: PlaceOnFace;
+    } & OpeningSize)
   | { readonly kind: 'flipOpening'; readonly opening: Id; readonly what: 'hinge' | 'swing' }
   | { readonly kind: 'removeOpening'; readonly opening: Id }
   | { readonly kind: 'changeJob'; readonly details: Partial<JobDetails> };

@@ -27,7 +27,14 @@ export function moveWall(draft: Draft, { floor, face: key, by }: Extract<Intent,
 }
 
 /** Moves one corner of the moving run: along the wall it can slide on, splitting the corner where other walls must stay. */
-function shiftCorner(draft: Draft, star: Star, moving: ReadonlySet<Id>, shift: Point, d: Point, changed: Set<Id>): void {
+function shiftCorner(
+  draft: Draft,
+  star: Star,
+  moving: ReadonlySet<Id>,
+  shift: Point,
+  d: Point,
+  changed: Set<Id>,
+): void {
   const { corner } = star;
   const others = star.around.filter((half) => !moving.has(half.wall.id));
   const rail = others

@@ -34,7 +34,10 @@ export function changeOpening(draft: Draft, intent: Extract<Intent, { kind: 'cha
     draft.put('openings', {
       ...changed,
       ...placed,
-      ...(turned && { hinge: changed.hinge === 'start' ? 'end' : 'start', swing: changed.swing === 'left' ? 'right' : 'left' }),
+      ...(turned && {
+        hinge: changed.hinge === 'start' ? 'end' : 'start',
+        swing: changed.swing === 'left' ? 'right' : 'left',
+      }),
     });
   }
   settle(draft, intent.floor, {});
@@ -42,9 +45,12 @@ export function changeOpening(draft: Draft, intent: Extract<Intent, { kind: 'cha
 
 export function flipOpening(draft: Draft, { opening: id, what }: Extract<Intent, { kind: 'flipOpening' }>): void {
   const opening = requireOpening(draft, id);
-  draft.put('openings', what === 'hinge'
+  draft.put(
+    'openings',
+    what === 'hinge'
       ? { ...opening, hinge: opening.hinge === 'start' ? 'end' : 'start' }
-      : { ...opening, swing: opening.swing === 'left' ? 'right' : 'left' });
+      : { ...opening, swing: opening.swing === 'left' ? 'right' : 'left' },
+  );
 }
 
 export function removeOpening(draft: Draft, { opening }: Extract<Intent, { kind: 'removeOpening' }>): void {
@@ -95,8 +101,7 @@ function placedOn(draft: Draft, face: WallFace, place: PlaceOnFace, width: numbe
     const ends = half.forward ? (['start', 'end'] as const) : (['end', 'start'] as const);
     const anchor = place.end === 'left' ? ends[0] : ends[1];
     const along = from - before;
-    const offset =
-      (place.end === 'left' ? along : insets.length - along - width) - insets[side][anchor];
+    const offset = (place.end === 'left' ? along : insets.length - along - width) - insets[side][anchor];
     return { wall: half.wall.id, side, anchor, offset };
   }
   throw new Refusal('That wall is no longer there.');

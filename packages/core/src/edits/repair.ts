@@ -17,14 +17,23 @@ export function repairPlan(plan: Plan, before: Plan, seed: string): { plan: Plan
     for (const entity of Object.values(plan[name])) draft.put(name, entity);
   }
   try {
-    for (const opening of Object.values(draft.openings)) if (!draft.walls[opening.wall]) draft.drop('openings', opening.id);
+    for (const opening of Object.values(draft.openings))
+      if (!draft.walls[opening.wall]) draft.drop('openings', opening.id);
     for (const floor of Object.keys(draft.floors)) {
-      planarise(draft, floor, draft.on('walls', floor).map((wall) => wall.id));
+      planarise(
+        draft,
+        floor,
+        draft.on('walls', floor).map((wall) => wall.id),
+      );
       reconcileKinds(draft, floor);
       reconcileRooms(draft, floor);
       const network = networkOfFloor(draft, floor);
       for (const opening of Object.values(draft.openings)) {
-        if (draft.walls[opening.wall]!.floor !== floor || !misfit(network, opening, Object.values(draft.openings), Infinity)) continue;
+        if (
+          draft.walls[opening.wall]!.floor !== floor ||
+          !misfit(network, opening, Object.values(draft.openings), Infinity)
+        )
+          continue;
         draft.drop('openings', opening.id);
         draft.notes.push(`A ${opening.kind} no longer fitted its wall and was left out.`);
       }

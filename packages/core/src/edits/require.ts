@@ -11,7 +11,8 @@ export function requirePositive(mm: number, what: string): void {
 /** The name without the blanks round it; refuses one that is too long. */
 export function requireName(name: string): string {
   const trimmed = name.trim();
-  if (trimmed.length > LONGEST_NAME) throw new Refusal(`A name can have ${LONGEST_NAME} characters at most; this one has ${trimmed.length}.`);
+  if (trimmed.length > LONGEST_NAME)
+    throw new Refusal(`A name can have ${LONGEST_NAME} characters at most; this one has ${trimmed.length}.`);
   return trimmed;
 }
 

@@ -47,12 +47,17 @@ function requireSound(draft: Draft, floor: Id): void {
   if (drifted) throw standsInTheWay(draft, drifted);
   const network = networkOfFloor(draft, floor);
   for (const { x, y } of network.corners.values()) {
-    if (!(Math.abs(x) <= 1e7 && Math.abs(y) <= 1e7)) throw new Refusal('That is too far away to be part of this house.');
+    if (!(Math.abs(x) <= 1e7 && Math.abs(y) <= 1e7))
+      throw new Refusal('That is too far away to be part of this house.');
   }
   if (!isPlanar(draft, floor, draft.before)) {
     throw new Refusal('Walls would cross each other. Check the length, or let the other corner move.');
   }
-  requireFit(network, Object.values(draft.openings).filter((o) => draft.walls[o.wall]?.floor === floor), highestCeiling(draft));
+  requireFit(
+    network,
+    Object.values(draft.openings).filter((o) => draft.walls[o.wall]?.floor === floor),
+    highestCeiling(draft),
+  );
 }
 
 /** A reading whose wall is no longer as long as it was taped; null when all hold. */
@@ -60,17 +65,24 @@ function driftedReading(draft: Draft, floor: Id): Reading | null {
   const readings = draft.on('readings', floor);
   if (readings.length === 0) return null;
   const network = networkOfFloor(draft, floor);
-  return readings.find((reading) => Math.abs((insideLength(network, reading.from, reading.to) ?? reading.value) - reading.value) > DRIFT) ?? null;
+  return (
+    readings.find(
+      (reading) => Math.abs((insideLength(network, reading.from, reading.to) ?? reading.value) - reading.value) > DRIFT,
+    ) ?? null
+  );
 }
 
 const standsInTheWay = (draft: Draft, reading: Reading) =>
-  new Refusal(`The ${formatLength(reading.value, draft.job.units)} you taped stands in the way. Loosen it first, or tape it again.`);
+  new Refusal(
+    `The ${formatLength(reading.value, draft.job.units)} you taped stands in the way. Loosen it first, or tape it again.`,
+  );
 
 /** No reading may have gone; one that was taped again counts as there. */
 function requireReadings(draft: Draft): void {
   const there = new Set(Object.values(draft.readings).map((reading) => `${reading.from}>${reading.to}`));
   for (const reading of Object.values(draft.before.readings)) {
-    if (!(reading.id in draft.readings) && !there.has(`${reading.from}>${reading.to}`)) throw standsInTheWay(draft, reading);
+    if (!(reading.id in draft.readings) && !there.has(`${reading.from}>${reading.to}`))
+      throw standsInTheWay(draft, reading);
   }
 }
 
@@ -103,7 +115,9 @@ function refuseContradiction(draft: Draft, report: Adjustment['report']): void {
   const say = (mm: number) => formatLength(Math.abs(mm), draft.job.units);
   const missed = report.missed[0];
   if (missed && Math.abs(missed.by) > DRIFT * 2) {
-    throw new Refusal(`The taped lengths don't agree: they miss by ${say(missed.by)}. Measure again, or loosen one of them.`);
+    throw new Refusal(
+      `The taped lengths don't agree: they miss by ${say(missed.by)}. Measure again, or loosen one of them.`,
+    );
   }
   const turned = report.turned[0];
   if (!turned) return;
@@ -111,10 +125,11 @@ function refuseContradiction(draft: Draft, report: Adjustment['report']): void {
   const b = draft.corners[turned.wall.end]!;
   const misses = say(Math.sin(Math.abs(turned.by)) * distance(a, b));
   if (Math.abs(turned.by) > MOST_TURN) {
-    throw new Refusal(`This does not agree with what is taped opposite: it misses by about ${misses}. Measure again, or loosen the other length.`);
+    throw new Refusal(
+      `This does not agree with what is taped opposite: it misses by about ${misses}. Measure again, or loosen the other length.`,
+    );
   }
   if (Math.abs(turned.by) > NOTED_TURN) {
     draft.notes.push(`Opposite walls differ by ${misses}, so the room is not quite square. Both lengths hold.`);
   }
 }
-

@@ -14,7 +14,19 @@ export function tapeLength(draft: Draft, intent: Extract<Intent, { kind: 'tapeLe
     if (reading.from === from && reading.to === to) draft.drop('readings', reading.id);
   }
   const id = draft.newId();
-  draft.put('readings', { id, floor, kind: 'length', face: 'inside', from, to, value, text, unit, instrument: 'tape', time });
+  draft.put('readings', {
+    id,
+    floor,
+    kind: 'length',
+    face: 'inside',
+    from,
+    to,
+    value,
+    text,
+    unit,
+    instrument: 'tape',
+    time,
+  });
   settle(draft, floor, { adjust: { stay: [intent.moves === 'to' ? from : to] }, keepRooms: true });
 }
 

@@ -8,7 +8,10 @@ import { settle } from './settle';
  * The walls of a face (or all of their kind) get a thickness. Walls grow behind the face: outwards for an outer
  * wall, into the next room for a wall between rooms; then whatever was taped is made to hold again.
  */
-export function setThickness(draft: Draft, { floor, face, thickness, scope }: Extract<Intent, { kind: 'setThickness' }>): void {
+export function setThickness(
+  draft: Draft,
+  { floor, face, thickness, scope }: Extract<Intent, { kind: 'setThickness' }>,
+): void {
   requirePositive(thickness, 'A wall thickness');
   const { halves, from } = requireFace(draft, floor, face);
   const kinds = new Set(halves.map((half) => half.wall.kind));
@@ -17,7 +20,11 @@ export function setThickness(draft: Draft, { floor, face, thickness, scope }: Ex
     if (wall.floor !== floor) continue;
     const forward = facing.get(wall.id);
     if (forward === undefined && !(scope === 'all' && kinds.has(wall.kind))) continue;
-    draft.put('walls', { ...wall, typed: scope === 'wall', ...grown(wall, thickness, forward ?? wall.left >= wall.right) });
+    draft.put('walls', {
+      ...wall,
+      typed: scope === 'wall',
+      ...grown(wall, thickness, forward ?? wall.left >= wall.right),
+    });
   }
   // all walls of a kind: that is what is usual in this house, also for the walls still to come
   if (scope === 'all') {

@@ -35,12 +35,15 @@ export function misfit(network: Network, opening: Opening, others: readonly Open
   const clear = clearSpan(network, opening.wall);
   if (!(opening.width > 0) || !(opening.height > 0) || opening.sill < 0) return `A ${name} needs a width and a height.`;
   if (span.to - span.from > clear.to - clear.from + SLACK) return `The ${name} is wider than its wall.`;
-  if (!(span.from >= clear.from - SLACK && span.to <= clear.to + SLACK)) return `The ${name} would hang over the end of its wall.`;
+  if (!(span.from >= clear.from - SLACK && span.to <= clear.to + SLACK))
+    return `The ${name} would hang over the end of its wall.`;
   for (const other of others) {
     if (other.id === opening.id || other.wall !== opening.wall) continue;
     const o = openingSpan(network, other);
     if (span.from < o.to - SLACK && o.from < span.to - SLACK) {
-      return other.kind === name ? `The ${name} would overlap the other ${name}.` : `The ${name} would overlap the ${other.kind}.`;
+      return other.kind === name
+        ? `The ${name} would overlap the other ${name}.`
+        : `The ${name} would overlap the ${other.kind}.`;
     }
   }
   if (opening.sill + opening.height > ceiling + SLACK) return `The ${name} would be higher than the ceiling.`;
@@ -71,7 +74,10 @@ export function gapsOn(network: Network, wall: string, openings: readonly Openin
 }
 
 /** Sizes a new opening starts with, mm: an 830 × 2040 leaf, a 1200 window with its head level with the door; imperial 30 × 80 in (common practice, no source). */
-export const USUAL_OPENING: Record<'metric' | 'imperial', Record<OpeningKind, Pick<Opening, 'width' | 'height' | 'sill'>>> = {
+export const USUAL_OPENING: Record<
+  'metric' | 'imperial',
+  Record<OpeningKind, Pick<Opening, 'width' | 'height' | 'sill'>>
+> = {
   metric: { door: { width: 830, height: 2040, sill: 0 }, window: { width: 1200, height: 1140, sill: 900 } },
   imperial: { door: { width: 762, height: 2032, sill: 0 }, window: { width: 914.4, height: 1117.6, sill: 914.4 } },
 };

@@ -27,9 +27,7 @@ export function changeBetween(before: Plan, after: Plan): PlanChange {
       if (!(id in b)) entities.push({ collection, id, before: a[id], after: undefined });
     }
   }
-  return sameEntity(before.job, after.job)
-    ? { entities }
-    : { job: { before: before.job, after: after.job }, entities };
+  return sameEntity(before.job, after.job) ? { entities } : { job: { before: before.job, after: after.job }, entities };
 }
 
 export const isNothing = (change: PlanChange): boolean => !change.job && change.entities.length === 0;

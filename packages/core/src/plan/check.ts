@@ -43,7 +43,11 @@ export function problemsOf(plan: Plan): string[] {
  * No two walls of the floor meet anywhere but at a shared corner. Exact predicates; near misses under 0.5 mm count
  * as touching. Given a plan known to be planar, only what differs from it is looked at.
  */
-export function isPlanar(plan: Pick<Plan, 'corners' | 'walls'>, floor: Id, known?: Pick<Plan, 'corners' | 'walls'>): boolean {
+export function isPlanar(
+  plan: Pick<Plan, 'corners' | 'walls'>,
+  floor: Id,
+  known?: Pick<Plan, 'corners' | 'walls'>,
+): boolean {
   const walls = Object.values(plan.walls).filter((wall) => wall.floor === floor);
   const changed = known ? walls.filter((wall) => differs(wall, plan, known)) : walls;
   if (changed.length === 0 || walls.length < 2) return true;

@@ -1,9 +1,27 @@
-import { COLLECTIONS, type Collection, type CollectionName, type Corner, type Id, type Opening, type Plan, type Reading, type Room, type Wall } from './plan';
+import {
+  COLLECTIONS,
+  type Collection,
+  type CollectionName,
+  type Corner,
+  type Id,
+  type Opening,
+  type Plan,
+  type Reading,
+  type Room,
+  type Wall,
+} from './plan';
 
 /** Thrown inside an edit to refuse it; the message is a plain sentence for the person. */
 export class Refusal extends Error {}
 
-type Entities = { floors: Plan['floors'][Id]; corners: Corner; walls: Wall; openings: Opening; rooms: Room; readings: Reading };
+type Entities = {
+  floors: Plan['floors'][Id];
+  corners: Corner;
+  walls: Wall;
+  openings: Opening;
+  rooms: Room;
+  readings: Reading;
+};
 
 /**
  * A plan being edited. A collection is copied when it is first written to, and entities are replaced, never

@@ -14,7 +14,12 @@ export interface Merge {
  * Puts my changes since `base` on top of their plan, entity by entity. Where both changed the same entity mine
  * holds. `repair` makes the walls a planar graph again when two sets of walls meet.
  */
-export function mergePlans(base: Plan, mine: Plan, theirs: Plan, repair: (plan: Plan, before: Plan) => Plan | null): Merge {
+export function mergePlans(
+  base: Plan,
+  mine: Plan,
+  theirs: Plan,
+  repair: (plan: Plan, before: Plan) => Plan | null,
+): Merge {
   const change = changeBetween(base, mine);
   if (isNothing(change)) return { plan: theirs, both: 0, impossible: false };
   const their = changeBetween(base, theirs);
@@ -22,7 +27,11 @@ export function mergePlans(base: Plan, mine: Plan, theirs: Plan, repair: (plan: 
   const merged = repair(withFooting(withChange(theirs, change), mine, theirs), mine);
   if (!merged || problemsOf(merged).length > 0) return { plan: theirs, both: 0, impossible: true };
   const touched = new Set(their.entities.map((e) => `${e.collection} ${e.id}`));
-  return { plan: merged, both: change.entities.filter((e) => touched.has(`${e.collection} ${e.id}`)).length, impossible: false };
+  return {
+    plan: merged,
+    both: change.entities.filter((e) => touched.has(`${e.collection} ${e.id}`)).length,
+    impossible: false,
+  };
 }
 
 /** What walls and openings stand on comes along, even where the other side deleted it. */

@@ -12,7 +12,11 @@ export interface JobDetails {
   readonly address: string;
   readonly units: Units;
   /** What walls and ceilings usually measure in this house, mm. */
-  readonly usual: { readonly externalThickness: number; readonly internalThickness: number; readonly ceilingHeight: number };
+  readonly usual: {
+    readonly externalThickness: number;
+    readonly internalThickness: number;
+    readonly ceilingHeight: number;
+  };
   /** Direction of north on the sheet, degrees clockwise from straight up. */
   readonly north: number;
 }

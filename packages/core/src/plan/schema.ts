@@ -5,12 +5,15 @@ import { type Plan, SCHEMA_VERSION } from './plan';
 /** Longest name or address that is kept; more than this is a paste gone wrong. */
 export const LONGEST_NAME = 120;
 
-const id = z.string().min(1).max(64).regex(/^[\w.:-]+$/, 'An id has letters, digits and dashes only.');
+const id = z
+  .string()
+  .min(1)
+  .max(64)
+  .regex(/^[\w.:-]+$/, 'An id has letters, digits and dashes only.');
 /** Anything a house can measure: up to a kilometre, mm. */
 const millimetres = z.number().min(0).max(1e6);
 const coordinate = z.number().min(-1e7).max(1e7);
-const name = (what: string) =>
-  z.string().max(LONGEST_NAME, `${what} can have ${LONGEST_NAME} characters at most.`);
+const name = (what: string) => z.string().max(LONGEST_NAME, `${what} can have ${LONGEST_NAME} characters at most.`);
 const collection = <T extends z.ZodType>(entity: T) => z.record(id, entity);
 
 export const jobDetailsSchema = z.object({
@@ -87,7 +90,12 @@ export const planSchema = z
     for (const [name, entities] of Object.entries(plan)) {
       if (name === 'job' || name === 'schema') continue;
       for (const [key, entity] of Object.entries(entities as Record<string, { id: string }>)) {
-        if (entity.id !== key) context.addIssue({ code: 'custom', path: [name, key], message: 'An entity is filed under another id than its own.' });
+        if (entity.id !== key)
+          context.addIssue({
+            code: 'custom',
+            path: [name, key],
+            message: 'An entity is filed under another id than its own.',
+          });
       }
     }
     for (const message of problemsOf(plan as Plan)) context.addIssue({ code: 'custom', path: ['walls'], message });
@@ -102,7 +110,10 @@ export type PlanRead = { ok: true; plan: Plan } | { ok: false; reason: string };
 export function readPlan(input: unknown): PlanRead {
   const version = typeof input === 'object' && input !== null && 'schema' in input ? input.schema : undefined;
   if (typeof version === 'number' && version > SCHEMA_VERSION) {
-    return { ok: false, reason: `This plan was made by a newer Velvet Tape (version ${version} of the document; this one reads up to ${SCHEMA_VERSION}). Update the application to open it.` };
+    return {
+      ok: false,
+      reason: `This plan was made by a newer Velvet Tape (version ${version} of the document; this one reads up to ${SCHEMA_VERSION}). Update the application to open it.`,
+    };
   }
   const result = planSchema.safeParse(input);
   if (result.success) return { ok: true, plan: result.data as Plan };

@@ -16,7 +16,10 @@ export interface RoomMeasures {
 /** The figures of a room with a level ceiling at `height` mm. Openings higher than the ceiling count up to it. */
 export function roomMeasures(outline: RoomOutline, height: number, openings: readonly Opening[]): RoomMeasures {
   const perimeter = outline.rings.reduce((sum, ring) => sum + ringLength(ring), 0);
-  const open = openings.reduce((sum, o) => sum + o.width * Math.max(0, Math.min(height, o.sill + o.height) - o.sill), 0);
+  const open = openings.reduce(
+    (sum, o) => sum + o.width * Math.max(0, Math.min(height, o.sill + o.height) - o.sill),
+    0,
+  );
   return {
     area: outline.area,
     perimeter,

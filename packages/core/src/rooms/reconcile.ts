@@ -29,7 +29,9 @@ export function reconcileRooms(draft: Draft, floor: Id): void {
     const same = draft.rooms[byOutline.get(f.outline) ?? ''];
     if (same && free.has(same)) take(f, same);
   }
-  const byKey = new Map([...free].flatMap((room) => (old.has(room.id) ? [[faceKey(old.get(room.id)!.face), room] as const] : [])));
+  const byKey = new Map(
+    [...free].flatMap((room) => (old.has(room.id) ? [[faceKey(old.get(room.id)!.face), room] as const] : [])),
+  );
   for (const f of found) {
     const same = owner.has(f) ? undefined : byKey.get(faceKey(f.face));
     if (same && free.has(same)) take(f, same);
@@ -89,7 +91,9 @@ function roomsBefore(draft: Draft, floor: Id): readonly RoomBefore[] {
     .filter((room) => room.floor === floor)
     .flatMap((room) => {
       const home = floorAt(floors, room.at);
-      return home ? [{ room, face: home.face, outline: home.outline, ring: cornerRing(network, home.face.outline) }] : [];
+      return home
+        ? [{ room, face: home.face, outline: home.outline, ring: cornerRing(network, home.face.outline) }]
+        : [];
     });
   before.set(network, { rooms: draft.before.rooms, found });
   return found;

@@ -1,6 +1,28 @@
-import { type Point, type Ring, difference, distance, dot, isSimple, leftOf, moved, rightOf, ringsArea, signedArea } from '../geometry';
+import {
+  type Point,
+  type Ring,
+  difference,
+  distance,
+  dot,
+  isSimple,
+  leftOf,
+  moved,
+  rightOf,
+  ringsArea,
+  signedArea,
+} from '../geometry';
 import type { Id } from '../plan/plan';
-import { type Face, type HalfWall, type Loop, type Joint, type Network, cornerRing, goesStraightOn, jointAfter, pointsAfter } from '../walls';
+import {
+  type Face,
+  type HalfWall,
+  type Loop,
+  type Joint,
+  type Network,
+  cornerRing,
+  goesStraightOn,
+  jointAfter,
+  pointsAfter,
+} from '../walls';
 
 /** One straight inner face of a room, over however many walls it runs. The room is at the right hand from a to b. */
 export interface FaceRun {
@@ -32,7 +54,8 @@ export function roomOutline(network: Network, face: Face): RoomOutline {
   const loops = face.holes.length > 0 ? [face.outline, ...face.holes] : [face.outline];
   const joints = loops.flatMap((loop) => loop.halves.map(jointAfter));
   const last = remembered.get(joints[0]!);
-  if (last && last.joints.length === joints.length && last.joints.every((joint, i) => joint === joints[i])) return last.outline;
+  if (last && last.joints.length === joints.length && last.joints.every((joint, i) => joint === joints[i]))
+    return last.outline;
   const outline = outlineOf(network, loops);
   remembered.set(joints[0]!, { joints, outline });
   return outline;
@@ -72,10 +95,12 @@ function runsOf(loop: Loop): FaceRun[] {
   const { halves } = loop;
   const steps = halves.map(pointsAfter);
   // a run goes on where the wall does and its face makes no step
-  const goesOn = halves.map((half, i) => goesStraightOn(half, halves[(i + 1) % halves.length]!) && steps[i]!.length === 1);
+  const goesOn = halves.map(
+    (half, i) => goesStraightOn(half, halves[(i + 1) % halves.length]!) && steps[i]!.length === 1,
+  );
   const first = goesOn.at(-1) ? goesOn.indexOf(false) + 1 : 0;
   const runs: FaceRun[] = [];
-  for (let done = 0; done < halves.length; ) {
+  for (let done = 0; done < halves.length;) {
     const begin = (first + done) % halves.length;
     let count = 1;
     while (count < halves.length && goesOn[(begin + count - 1) % halves.length]) count += 1;

@@ -24,7 +24,12 @@ export function snapPoint(derived: DerivedFloor, p: Point, reach: number): Snapp
   return { x: x?.at ?? p.x, y: y?.at ?? p.y, caughtX: x?.by ?? null, caughtY: y?.by ?? null };
 }
 
-function nearestLine(derived: DerivedFloor, p: Point, reach: number, axis: 'x' | 'y'): { at: number; by: Catch } | null {
+function nearestLine(
+  derived: DerivedFloor,
+  p: Point,
+  reach: number,
+  axis: 'x' | 'y',
+): { at: number; by: Catch } | null {
   let best: { at: number; by: Catch; off: number } | null = null;
   const { network } = derived;
   for (const wall of network.walls) {

@@ -122,7 +122,10 @@ function observe(system: NormalEquations, floor: FloorToAdjust, now: Collection<
     const a0 = given.first[wall.start]!;
     const b0 = given.first[wall.end]!;
     const weight = WEIGHT.shape * (1000 / (SKETCHED * distance(a0, b0))) ** 2;
-    for (const axis of [{ x: 1, y: 0 }, { x: 0, y: 1 }]) {
+    for (const axis of [
+      { x: 1, y: 0 },
+      { x: 0, y: 1 },
+    ]) {
       const change = dot(axis, { x: b0.x - a0.x - (b.x - a.x), y: b0.y - a0.y - (b.y - a.y) });
       system.difference(wall.start, wall.end, axis, change, weight);
     }
@@ -201,12 +204,29 @@ class NormalEquations {
 
   /** d·(to − from) should grow by `residual`. */
   difference(from: Id, to: Id, d: Point, residual: number, weight: number): void {
-    this.add([[from, -1], [to, 1]], d, residual, weight);
+    this.add(
+      [
+        [from, -1],
+        [to, 1],
+      ],
+      d,
+      residual,
+      weight,
+    );
   }
 
   /** d·(at − the point k of the way from a to b) should grow by `residual`. */
   onLine(a: Id, b: Id, at: Id, k: number, d: Point, residual: number, weight: number): void {
-    this.add([[at, 1], [a, k - 1], [b, -k]], d, residual, weight);
+    this.add(
+      [
+        [at, 1],
+        [a, k - 1],
+        [b, -k],
+      ],
+      d,
+      residual,
+      weight,
+    );
   }
 
   place(id: Id, residual: Point, weight: number): void {

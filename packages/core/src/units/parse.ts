@@ -8,7 +8,15 @@ const MM: Record<LengthUnit, number> = { m: 1000, cm: 10, mm: 1, ft: MM_PER_FOOT
 /** What follows a bare number after one with this unit: 3m 42 is 3.42 m, 11′ 3 is 11 ft 3 in. */
 const SMALLER: Partial<Record<LengthUnit, LengthUnit>> = { m: 'cm', ft: 'in' };
 const VULGAR: Record<string, string> = {
-  '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8', '⅓': '1/3', '⅔': '2/3',
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+  '⅓': '1/3',
+  '⅔': '2/3',
 };
 
 /** Nothing in a house is longer: 1 km, mm. */
@@ -56,7 +64,17 @@ function normalised(text: string): string {
 
 const PART = /^(\d+\/\d+|\d+ \d+\/\d+|\d+[.,](?![\d.,])|\d*[.,]?\d+)\s*(mm|cm|m|feet|foot|ft|inches|inch|in|'|")?\s*/;
 const UNIT_WORDS: Record<string, LengthUnit> = {
-  mm: 'mm', cm: 'cm', m: 'm', feet: 'ft', foot: 'ft', ft: 'ft', "'": 'ft', inches: 'in', inch: 'in', in: 'in', '"': 'in',
+  mm: 'mm',
+  cm: 'cm',
+  m: 'm',
+  feet: 'ft',
+  foot: 'ft',
+  ft: 'ft',
+  "'": 'ft',
+  inches: 'in',
+  inch: 'in',
+  in: 'in',
+  '"': 'in',
 };
 
 function parseTerm(term: string, entry: LengthUnit): { mm: number; unit: LengthUnit } | string {
@@ -74,13 +92,17 @@ function parseTerm(term: string, entry: LengthUnit): { mm: number; unit: LengthU
     if (value === null) return "A fraction can't be divided by 0.";
     rest = rest.slice(match[0].length);
     if (/^[.,\d/]/.test(rest) && !/\s$/.test(match[0]) && !match[2]) {
-      return /[.,]/.test(match[1]!) || /^[.,]/.test(rest) ? 'There are two decimal points. Type it like 3.42.' : NOT_A_LENGTH;
+      return /[.,]/.test(match[1]!) || /^[.,]/.test(rest)
+        ? 'There are two decimal points. Type it like 3.42.'
+        : NOT_A_LENGTH;
     }
     const said = match[2] ? UNIT_WORDS[match[2]]! : null;
     let unit: LengthUnit;
     if (last === null) unit = said ?? (entry === 'ft' && /\//.test(match[1]!) ? 'in' : entry);
     else {
-      const follows: LengthUnit | undefined = (last === 'm' && !saidFirst ? undefined : SMALLER[last]) ?? (last === 'in' && /\//.test(match[1]!) ? 'in' : undefined);
+      const follows: LengthUnit | undefined =
+        (last === 'm' && !saidFirst ? undefined : SMALLER[last]) ??
+        (last === 'in' && /\//.test(match[1]!) ? 'in' : undefined);
       unit = said ?? follows!;
       if (!unit || MM[unit] > MM[last] || (unit === last && unit !== 'in')) return NOT_A_LENGTH;
     }

@@ -34,7 +34,8 @@ function straightest(network: Network, at: Id, heading: Point): HalfWall | null 
   return best;
 }
 
-export const isStraightChain = (network: Network, from: Id, to: Id): boolean => chainBetween(network, from, to) !== null;
+export const isStraightChain = (network: Network, from: Id, to: Id): boolean =>
+  chainBetween(network, from, to) !== null;
 
 /**
  * The inside length of the run between two corners, on the face at the right hand of the walk, mm: from the
@@ -54,7 +55,10 @@ export interface Insets {
  * How far in from the corner the two faces of a wall begin and end, mm along its line; negative where a face
  * reaches past the corner.
  */
-export function wallInsets(network: Network, id: Id): Record<'left' | 'right', Insets> & { wall: Wall; length: number } {
+export function wallInsets(
+  network: Network,
+  id: Id,
+): Record<'left' | 'right', Insets> & { wall: Wall; length: number } {
   const forward = network.half(id, true);
   const back = network.half(id, false);
   const a = network.corners.get(forward.from)!;

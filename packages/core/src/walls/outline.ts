@@ -23,7 +23,9 @@ export function wallBody(network: Network, id: Id): WallBody {
   const start = network.corners.get(there.from)!;
   const end = network.corners.get(back.from)!;
   // walking clockwise: left face from start to end, then the right face back; each end owns the bevel at its right hand
-  const ring = [start, atStart.left.at(-1)!, ...ownRight(atEnd), end, atEnd.left.at(-1)!, ...ownRight(atStart)].map(({ x, y }) => ({ x, y }));
+  const ring = [start, atStart.left.at(-1)!, ...ownRight(atEnd), end, atEnd.left.at(-1)!, ...ownRight(atStart)].map(
+    ({ x, y }) => ({ x, y }),
+  );
   const body = { wall: there.wall, ring };
   remembered.set(there.wall, { joints, body });
   return body;
@@ -39,4 +41,5 @@ export function bodiesOf(network: Network): readonly WallBody[] {
 }
 
 /** The points of the right face's joint; at an open end the second is the left face's own. */
-const ownRight = ({ left, right }: { left: Joint; right: Joint }): readonly Point[] => (left === right ? [right[0]] : right);
+const ownRight = ({ left, right }: { left: Joint; right: Joint }): readonly Point[] =>
+  left === right ? [right[0]] : right;

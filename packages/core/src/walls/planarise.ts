@@ -24,7 +24,8 @@ export function planarise(draft: Draft, floor: Id, changed: Iterable<Id>): void 
     const id = queue.values().next().value!;
     const settled = !draft.walls[id] || settle(draft, floor, draft.walls[id], queue, around);
     if (settled) queue.delete(id);
-    if (!settled || !draft.walls[id] || draft.on('walls', floor).length !== around.walls.length) around = surroundings(draft, floor);
+    if (!settled || !draft.walls[id] || draft.on('walls', floor).length !== around.walls.length)
+      around = surroundings(draft, floor);
   }
   dropLooseCorners(draft, floor);
 }
@@ -37,7 +38,9 @@ interface Surroundings {
 /** What a wall may meet on its floor, with its ends looked up once for all walls that are to be settled. */
 const surroundings = (draft: Draft, floor: Id): Surroundings => ({
   corners: draft.on('corners', floor),
-  walls: draft.on('walls', floor).map((other) => ({ other, c: draft.corners[other.start]!, d: draft.corners[other.end]! })),
+  walls: draft
+    .on('walls', floor)
+    .map((other) => ({ other, c: draft.corners[other.start]!, d: draft.corners[other.end]! })),
 });
 
 /** One thing put right about `wall`; true when there is nothing left to do. */
@@ -63,7 +66,10 @@ function settle(draft: Draft, floor: Id, wall: Wall, queue: Set<Id>, around: Sur
   }
   for (const { other, c, d } of around.walls) {
     if (apart(near, c, d) || other.id === wall.id) continue;
-    if ((other.start === wall.start && other.end === wall.end) || (other.start === wall.end && other.end === wall.start)) {
+    if (
+      (other.start === wall.start && other.end === wall.end) ||
+      (other.start === wall.end && other.end === wall.start)
+    ) {
       mergeTwins(draft, other, wall);
       return true;
     }
@@ -99,7 +105,10 @@ const boundsOf = (a: Point, b: Point): Bounds => ({
 });
 const outside = (n: Bounds, p: Point) => p.x < n.minX || p.x > n.maxX || p.y < n.minY || p.y > n.maxY;
 const apart = (n: Bounds, c: Point, d: Point) =>
-  Math.max(c.x, d.x) < n.minX || Math.min(c.x, d.x) > n.maxX || Math.max(c.y, d.y) < n.minY || Math.min(c.y, d.y) > n.maxY;
+  Math.max(c.x, d.x) < n.minX ||
+  Math.min(c.x, d.x) > n.maxX ||
+  Math.max(c.y, d.y) < n.minY ||
+  Math.min(c.y, d.y) > n.maxY;
 
 /** `gone` becomes `kept`: whatever named the one names the other. The one that was there before the edit is kept. */
 function weld(draft: Draft, one: Id, two: Id, queue: Set<Id>): void {
@@ -136,7 +145,8 @@ function split(draft: Draft, wall: Wall, at: Id, queue: Set<Id>): void {
   const cut = footAlong(a, b, corner) * length;
   const openings = draft.openingsOn(wall.id).map((opening) => ({ opening, span: lineSpan(draft, wall, opening) }));
   const blocked = openings.find(({ span }) => span.from < cut && cut < span.to);
-  if (blocked) throw new Refusal(`A wall can't end in a ${blocked.opening.kind}. Move the ${blocked.opening.kind} first.`);
+  if (blocked)
+    throw new Refusal(`A wall can't end in a ${blocked.opening.kind}. Move the ${blocked.opening.kind} first.`);
   const second = draft.addWall({ ...wall, start: at });
   draft.put('walls', { ...wall, end: at });
   for (const { opening, span } of openings) {
@@ -159,7 +169,8 @@ function insets(draft: Draft, wall: Wall) {
 function lineSpan(draft: Draft, wall: Wall, opening: Opening): { from: number; to: number } {
   const length = distance(draft.corners[wall.start]!, draft.corners[wall.end]!);
   const inset = insets(draft, wall)[opening.side];
-  const from = opening.anchor === 'start' ? inset.start + opening.offset : length - inset.end - opening.offset - opening.width;
+  const from =
+    opening.anchor === 'start' ? inset.start + opening.offset : length - inset.end - opening.offset - opening.width;
   return { from, to: from + opening.width };
 }
 
@@ -201,7 +212,8 @@ function removeWallPiece(draft: Draft, wall: Wall): void {
 /** Corners without a wall, and readings whose corners or straight run of walls are gone. */
 export function dropLooseCorners(draft: Draft, floor: Id): void {
   const network = networkOf(draft.corners, draft.on('walls', floor));
-  for (const corner of draft.on('corners', floor)) if (!network.corners.has(corner.id)) draft.drop('corners', corner.id);
+  for (const corner of draft.on('corners', floor))
+    if (!network.corners.has(corner.id)) draft.drop('corners', corner.id);
   for (const reading of draft.on('readings', floor)) {
     if (!isStraightChain(network, reading.from, reading.to)) draft.drop('readings', reading.id);
   }

@@ -9,7 +9,8 @@ import { currentJobs } from '../../sync/engine';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
 import { syncEngine } from '../plan/session';
 
-type State = { kind: 'loading' } | { kind: 'failed'; reason: string } | { kind: 'ready'; jobs: JobSummary[]; offline: boolean };
+type State =
+  { kind: 'loading' } | { kind: 'failed'; reason: string } | { kind: 'ready'; jobs: JobSummary[]; offline: boolean };
 
 /** The list of jobs: each with its rooms, total area, and when it was last touched. */
 export function JobsScreen() {
@@ -21,7 +22,8 @@ export function JobsScreen() {
     syncEngine();
     currentJobs().then(
       (found) => current && setState({ kind: 'ready', ...found }),
-      (error: unknown) => current && setState({ kind: 'failed', reason: error instanceof Error ? error.message : String(error) }),
+      (error: unknown) =>
+        current && setState({ kind: 'failed', reason: error instanceof Error ? error.message : String(error) }),
     );
     return () => {
       current = false;
@@ -58,10 +60,19 @@ export function JobsScreen() {
           </View>
         )}
         {state.kind === 'ready' && state.jobs.map((job) => <JobLine key={job.id} job={job} />)}
-        {state.kind === 'ready' && state.jobs.length === 0 && <Text style={styles.wait}>No jobs yet. Start with the house you are standing in.</Text>}
+        {state.kind === 'ready' && state.jobs.length === 0 && (
+          <Text style={styles.wait}>No jobs yet. Start with the house you are standing in.</Text>
+        )}
       </ScrollView>
       <View style={[styles.foot, { backgroundColor: colours.chalk, borderColor: colours.linenDeep }]}>
-        <Button mode="contained" icon="plus" contentStyle={styles.tall} labelStyle={styles.newLabel} style={styles.width} onPress={() => router.push('/new')}>
+        <Button
+          mode="contained"
+          icon="plus"
+          contentStyle={styles.tall}
+          labelStyle={styles.newLabel}
+          style={styles.width}
+          onPress={() => router.push('/new')}
+        >
           New job
         </Button>
       </View>
@@ -86,14 +97,18 @@ function JobLine({ job }: { job: JobSummary }) {
         <Text style={[styles.name, { color: colours.ink }]} numberOfLines={2}>
           {job.name}
         </Text>
-        <Text style={[styles.area, { color: colours.ink }]} numberOfLines={1}>{area}</Text>
+        <Text style={[styles.area, { color: colours.ink }]} numberOfLines={1}>
+          {area}
+        </Text>
       </View>
       {job.address !== '' && (
         <Text style={{ color: colours.inkSoft }} numberOfLines={1}>
           {job.address}
         </Text>
       )}
-      <Text style={[styles.facts, { color: colours.inkSoft }]}>{`${rooms} · ${job.units === 'metric' ? 'metric' : 'feet and inches'} · touched ${touched}`}</Text>
+      <Text
+        style={[styles.facts, { color: colours.inkSoft }]}
+      >{`${rooms} · ${job.units === 'metric' ? 'metric' : 'feet and inches'} · touched ${touched}`}</Text>
     </Pressable>
   );
 }

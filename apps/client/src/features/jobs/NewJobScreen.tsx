@@ -10,7 +10,10 @@ import { FONTS, TOUCH, useColours } from '../../ui/theme';
 import { syncEngine } from '../plan/session';
 
 const SIZES = ['external', 'internal', 'ceiling'] as const;
-const ENTRY = { metric: { external: 'mm', internal: 'mm', ceiling: 'm' }, imperial: { external: 'in', internal: 'in', ceiling: 'ft' } } as const;
+const ENTRY = {
+  metric: { external: 'mm', internal: 'mm', ceiling: 'm' },
+  imperial: { external: 'in', internal: 'in', ceiling: 'ft' },
+} as const;
 
 const formSchema = z
   .object({
@@ -32,8 +35,16 @@ type Form = z.infer<typeof formSchema>;
 const sizesIn = (units: Units): Pick<Form, 'external' | 'internal' | 'ceiling'> => {
   const { externalThickness, internalThickness, ceilingHeight } = USUAL[units];
   return units === 'metric'
-    ? { external: `${externalThickness} mm`, internal: `${internalThickness} mm`, ceiling: `${(ceilingHeight / 1000).toFixed(2)} m` }
-    : { external: feetAndInches(externalThickness, 16), internal: feetAndInches(internalThickness, 16), ceiling: feetAndInches(ceilingHeight, 16) };
+    ? {
+        external: `${externalThickness} mm`,
+        internal: `${internalThickness} mm`,
+        ceiling: `${(ceilingHeight / 1000).toFixed(2)} m`,
+      }
+    : {
+        external: feetAndInches(externalThickness, 16),
+        internal: feetAndInches(internalThickness, 16),
+        ceiling: feetAndInches(ceilingHeight, 16),
+      };
 };
 
 /** A new job: everything has a sensible default, so one tap is enough. */
@@ -49,16 +60,28 @@ export function NewJobScreen() {
       const read = parseLength(form[name], ENTRY[form.units][name]);
       return read.ok ? read.mm : NaN;
     };
-    const usual = { externalThickness: mm('external'), internalThickness: mm('internal'), ceilingHeight: mm('ceiling') };
+    const usual = {
+      externalThickness: mm('external'),
+      internalThickness: mm('internal'),
+      ceilingHeight: mm('ceiling'),
+    };
     const day = new Date().toLocaleDateString('en-GB', { day: 'numeric', month: 'long' });
-    const id = await newOnDevice(newPlan({ name: form.name || `Job of ${day}`, address: form.address, units: form.units, usual }));
+    const id = await newOnDevice(
+      newPlan({ name: form.name || `Job of ${day}`, address: form.address, units: form.units, usual }),
+    );
     syncEngine().wrote(id);
     router.replace(`/job/${id}`);
   });
   return (
     <View style={[styles.screen, { backgroundColor: colours.linen }]}>
       <View style={[styles.head, { backgroundColor: colours.velvet }]}>
-        <IconButton icon="arrow-left" iconColor="#F8F2E7" accessibilityLabel="Jobs" onPress={() => router.dismissTo('/')} style={styles.icon} />
+        <IconButton
+          icon="arrow-left"
+          iconColor="#F8F2E7"
+          accessibilityLabel="Jobs"
+          onPress={() => router.dismissTo('/')}
+          style={styles.icon}
+        />
         <Text style={styles.title}>New job</Text>
       </View>
       <ScrollView contentContainerStyle={styles.form} keyboardShouldPersistTaps="handled">
@@ -87,7 +110,15 @@ export function NewJobScreen() {
         <Field control={control} name="ceiling" label="Ceiling height" />
       </ScrollView>
       <View style={[styles.foot, { backgroundColor: colours.chalk, borderColor: colours.linenDeep }]}>
-        <Button mode="contained" icon="vector-square-plus" contentStyle={styles.tall} labelStyle={styles.startLabel} style={styles.width} onPress={start} loading={formState.isSubmitting}>
+        <Button
+          mode="contained"
+          icon="vector-square-plus"
+          contentStyle={styles.tall}
+          labelStyle={styles.startLabel}
+          style={styles.width}
+          onPress={start}
+          loading={formState.isSubmitting}
+        >
           Start measuring
         </Button>
       </View>
@@ -95,14 +126,30 @@ export function NewJobScreen() {
   );
 }
 
-function Field({ control, name, label }: { control: Control<Form>; name: Exclude<keyof Form, 'units'>; label: string }) {
+function Field({
+  control,
+  name,
+  label,
+}: {
+  control: Control<Form>;
+  name: Exclude<keyof Form, 'units'>;
+  label: string;
+}) {
   return (
     <Controller
       control={control}
       name={name}
       render={({ field, fieldState }) => (
         <View>
-          <TextInput mode="outlined" label={label} accessibilityLabel={label} value={field.value} onChangeText={field.onChange} onBlur={field.onBlur} error={fieldState.invalid} />
+          <TextInput
+            mode="outlined"
+            label={label}
+            accessibilityLabel={label}
+            value={field.value}
+            onChangeText={field.onChange}
+            onBlur={field.onBlur}
+            error={fieldState.invalid}
+          />
           {fieldState.error && (
             <HelperText type="error" role="alert">
               {fieldState.error.message}

@@ -85,7 +85,13 @@ function FieldChip({ name, value, on }: { name: Field; value: string; on: boolea
       accessibilityLabel={`${LABEL[name]}: ${value}`}
       accessibilityState={{ selected: on }}
       onPress={() => dispatch(planActions.fieldChosen(name))}
-      style={[styles.chip, { borderColor: on ? colours.brassDeep : colours.linenDeep, backgroundColor: on ? colours.linenDeep : colours.chalk }]}
+      style={[
+        styles.chip,
+        {
+          borderColor: on ? colours.brassDeep : colours.linenDeep,
+          backgroundColor: on ? colours.linenDeep : colours.chalk,
+        },
+      ]}
     >
       <Text style={[styles.small, { color: colours.inkSoft }]}>{LABEL[name]}</Text>
       <Text style={[styles.value, { color: colours.ink }]}>{value}</Text>
@@ -109,19 +115,37 @@ function Reading() {
   return (
     <View style={styles.reading}>
       <View style={styles.typed}>
-        <Text testID="typed" style={[styles.typedText, { color: pad.text ? colours.ink : colours.inkSoft }]} numberOfLines={1}>
+        <Text
+          testID="typed"
+          style={[styles.typedText, { color: pad.text ? colours.ink : colours.inkSoft }]}
+          numberOfLines={1}
+        >
           {pad.text || LABEL[pad.field]}
         </Text>
-        <Text style={[styles.small, { color: reason ? colours.clay : colours.inkSoft }]} numberOfLines={2} accessibilityLiveRegion="polite">
+        <Text
+          style={[styles.small, { color: reason ? colours.clay : colours.inkSoft }]}
+          numberOfLines={2}
+          accessibilityLiveRegion="polite"
+        >
           {reason ?? (readsAs && `= ${readsAs}`)}
         </Text>
       </View>
       {pad.field === 'length' && face && (
-        <Button compact mode="outlined" icon="swap-horizontal" onPress={() => dispatch(planActions.endSwapped())} textColor={colours.ink} contentStyle={styles.tall} accessibilityLabel={`The ${pad.moves === 'to' ? 'right' : 'left'} corner moves. Swap.`}>
+        <Button
+          compact
+          mode="outlined"
+          icon="swap-horizontal"
+          onPress={() => dispatch(planActions.endSwapped())}
+          textColor={colours.ink}
+          contentStyle={styles.tall}
+          accessibilityLabel={`The ${pad.moves === 'to' ? 'right' : 'left'} corner moves. Swap.`}
+        >
           {pad.moves === 'to' ? 'right corner moves' : 'left corner moves'}
         </Button>
       )}
-      {(pad.field === 'thickness' || pad.field === 'ceiling') && <ScopeChoice field={pad.field} room={kind === 'room' || pad.field === 'ceiling'} />}
+      {(pad.field === 'thickness' || pad.field === 'ceiling') && (
+        <ScopeChoice field={pad.field} room={kind === 'room' || pad.field === 'ceiling'} />
+      )}
     </View>
   );
 }
@@ -131,11 +155,21 @@ function ScopeChoice({ field, room }: { field: Field; room: boolean }) {
   const scope = useAppSelector((state) => state.plan.pad.scope);
   const face = useAppSelector(selectFace);
   const kind = face?.halves[0]?.wall.kind === 'internal' ? 'inner' : 'outer';
-  const words = room && field === 'ceiling' ? { wall: 'This room', all: 'All rooms' } : { wall: 'This wall', all: `All ${kind} walls` };
+  const words =
+    room && field === 'ceiling'
+      ? { wall: 'This room', all: 'All rooms' }
+      : { wall: 'This wall', all: `All ${kind} walls` };
   return (
     <View style={styles.scope}>
       {(['wall', 'all'] as const).map((value) => (
-        <Button key={value} compact mode={scope === value ? 'contained' : 'outlined'} onPress={() => dispatch(planActions.scopeChosen(value))} contentStyle={styles.tall} accessibilityState={{ selected: scope === value }}>
+        <Button
+          key={value}
+          compact
+          mode={scope === value ? 'contained' : 'outlined'}
+          onPress={() => dispatch(planActions.scopeChosen(value))}
+          contentStyle={styles.tall}
+          accessibilityState={{ selected: scope === value }}
+        >
           {words[value]}
         </Button>
       ))}
@@ -149,20 +183,55 @@ function WallActions() {
   const colours = useColours();
   return (
     <>
-      <Button mode="outlined" icon="door" textColor={colours.ink} contentStyle={styles.tall} onPress={() => dispatch(addOpening('door'))} accessibilityLabel="Add door">
+      <Button
+        mode="outlined"
+        icon="door"
+        textColor={colours.ink}
+        contentStyle={styles.tall}
+        onPress={() => dispatch(addOpening('door'))}
+        accessibilityLabel="Add door"
+      >
         Door
       </Button>
-      <Button mode="outlined" icon="window-closed-variant" textColor={colours.ink} contentStyle={styles.tall} onPress={() => dispatch(addOpening('window'))} accessibilityLabel="Add window">
+      <Button
+        mode="outlined"
+        icon="window-closed-variant"
+        textColor={colours.ink}
+        contentStyle={styles.tall}
+        onPress={() => dispatch(addOpening('window'))}
+        accessibilityLabel="Add window"
+      >
         Window
       </Button>
-      <IconButton icon="chevron-left" accessibilityLabel="Wall before" onPress={() => dispatch(stepWall(-1))} style={styles.icon} />
-      <IconButton icon="chevron-right" accessibilityLabel="Next wall" onPress={() => dispatch(stepWall(1))} style={styles.icon} />
+      <IconButton
+        icon="chevron-left"
+        accessibilityLabel="Wall before"
+        onPress={() => dispatch(stepWall(-1))}
+        style={styles.icon}
+      />
+      <IconButton
+        icon="chevron-right"
+        accessibilityLabel="Next wall"
+        onPress={() => dispatch(stepWall(1))}
+        style={styles.icon}
+      />
       {face?.reading && (
-        <Button mode="text" icon="lock-open-variant-outline" textColor={colours.ink} contentStyle={styles.tall} onPress={() => dispatch(loosen)}>
+        <Button
+          mode="text"
+          icon="lock-open-variant-outline"
+          textColor={colours.ink}
+          contentStyle={styles.tall}
+          onPress={() => dispatch(loosen)}
+        >
           Loosen
         </Button>
       )}
-      <IconButton icon="delete-outline" accessibilityLabel="Remove wall" onPress={() => dispatch(remove)} style={styles.icon} />
+      <IconButton
+        icon="delete-outline"
+        accessibilityLabel="Remove wall"
+        onPress={() => dispatch(remove)}
+        style={styles.icon}
+      />
     </>
   );
 }
@@ -175,22 +244,48 @@ function OpeningActions() {
     <>
       {on?.opening.kind === 'door' && (
         <>
-          <Button mode="outlined" icon="flip-horizontal" textColor={colours.ink} contentStyle={styles.tall} onPress={() => dispatch(flip('hinge'))} accessibilityLabel="Flip hinge side">
+          <Button
+            mode="outlined"
+            icon="flip-horizontal"
+            textColor={colours.ink}
+            contentStyle={styles.tall}
+            onPress={() => dispatch(flip('hinge'))}
+            accessibilityLabel="Flip hinge side"
+          >
             Hinge
           </Button>
-          <Button mode="outlined" icon="flip-vertical" textColor={colours.ink} contentStyle={styles.tall} onPress={() => dispatch(flip('swing'))} accessibilityLabel="Flip swing">
+          <Button
+            mode="outlined"
+            icon="flip-vertical"
+            textColor={colours.ink}
+            contentStyle={styles.tall}
+            onPress={() => dispatch(flip('swing'))}
+            accessibilityLabel="Flip swing"
+          >
             Swing
           </Button>
         </>
       )}
-      <IconButton icon="delete-outline" accessibilityLabel={`Remove ${on?.opening.kind ?? 'opening'}`} onPress={() => dispatch(remove)} style={styles.icon} />
+      <IconButton
+        icon="delete-outline"
+        accessibilityLabel={`Remove ${on?.opening.kind ?? 'opening'}`}
+        onPress={() => dispatch(remove)}
+        style={styles.icon}
+      />
     </>
   );
 }
 
 const styles = StyleSheet.create({
   bar: { paddingHorizontal: 8, paddingVertical: 4, gap: 6, alignItems: 'center' },
-  chip: { minHeight: TOUCH, paddingHorizontal: 12, paddingVertical: 4, borderRadius: 8, borderWidth: 2, justifyContent: 'center' },
+  chip: {
+    minHeight: TOUCH,
+    paddingHorizontal: 12,
+    paddingVertical: 4,
+    borderRadius: 8,
+    borderWidth: 2,
+    justifyContent: 'center',
+  },
   small: { fontSize: 12.5, lineHeight: 16 },
   value: { fontFamily: FONTS.strong, fontSize: 16, fontVariant: ['tabular-nums'] },
   reading: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: 10, paddingTop: 6, gap: 8, minHeight: 54 },

@@ -33,7 +33,13 @@ export function Header({ wide }: { wide: boolean }) {
   };
   return (
     <View style={[styles.header, { backgroundColor: colours.velvet }]}>
-      <IconButton icon="arrow-left" iconColor={PALE} accessibilityLabel="Jobs" onPress={() => router.dismissTo('/')} style={styles.icon} />
+      <IconButton
+        icon="arrow-left"
+        iconColor={PALE}
+        accessibilityLabel="Jobs"
+        onPress={() => router.dismissTo('/')}
+        style={styles.icon}
+      />
       <View style={styles.title}>
         <Text style={styles.name} numberOfLines={1}>
           {plan.job.name}
@@ -42,7 +48,13 @@ export function Header({ wide }: { wide: boolean }) {
           <Text style={styles.total} testID="job-total">
             {roughly(totals.rough, formatArea(totals.area, plan.job.units))}
           </Text>
-          <View style={styles.sync} accessible accessibilityLabel={words} testID="sync" accessibilityLiveRegion="polite">
+          <View
+            style={styles.sync}
+            accessible
+            accessibilityLabel={words}
+            testID="sync"
+            accessibilityLiveRegion="polite"
+          >
             <Icon source={icon} size={16} color={sync.state === 'saved' ? PALE : '#E9C46A'} />
             {sync.state !== 'saved' && (
               <Text style={styles.words} numberOfLines={1}>
@@ -52,15 +64,47 @@ export function Header({ wide }: { wide: boolean }) {
           </View>
         </View>
       </View>
-      <IconButton icon="undo" iconColor={PALE} disabled={past.length === 0} accessibilityLabel={keys(`Undo${past.length > 0 ? ` ${past.at(-1)!.name}` : ''}`, 'Ctrl Z')} onPress={() => dispatch(planActions.undone())} style={styles.icon} />
-      <IconButton icon="redo" iconColor={PALE} disabled={future.length === 0} accessibilityLabel={keys(`Redo${future.length > 0 ? ` ${future.at(-1)!.name}` : ''}`, 'Ctrl Y')} onPress={() => dispatch(planActions.redone())} style={styles.icon} />
+      <IconButton
+        icon="undo"
+        iconColor={PALE}
+        disabled={past.length === 0}
+        accessibilityLabel={keys(`Undo${past.length > 0 ? ` ${past.at(-1)!.name}` : ''}`, 'Ctrl Z')}
+        onPress={() => dispatch(planActions.undone())}
+        style={styles.icon}
+      />
+      <IconButton
+        icon="redo"
+        iconColor={PALE}
+        disabled={future.length === 0}
+        accessibilityLabel={keys(`Redo${future.length > 0 ? ` ${future.at(-1)!.name}` : ''}`, 'Ctrl Y')}
+        onPress={() => dispatch(planActions.redone())}
+        style={styles.icon}
+      />
       <Menu
         visible={menu}
         onDismiss={() => setMenu(false)}
-        anchor={<IconButton icon="file-export-outline" iconColor={PALE} accessibilityLabel="Leave with something" onPress={() => setMenu(true)} style={styles.icon} />}
+        anchor={
+          <IconButton
+            icon="file-export-outline"
+            iconColor={PALE}
+            accessibilityLabel="Leave with something"
+            onPress={() => setMenu(true)}
+            style={styles.icon}
+          />
+        }
       >
-        <Menu.Item leadingIcon="file-image-outline" title="Plan as SVG, 1:50" onPress={choose(() => downloadSvg(plan, floor))} style={styles.item} />
-        <Menu.Item leadingIcon="table" title="Rooms as CSV" onPress={choose(() => downloadCsv(plan))} style={styles.item} />
+        <Menu.Item
+          leadingIcon="file-image-outline"
+          title="Plan as SVG, 1:50"
+          onPress={choose(() => downloadSvg(plan, floor))}
+          style={styles.item}
+        />
+        <Menu.Item
+          leadingIcon="table"
+          title="Rooms as CSV"
+          onPress={choose(() => downloadCsv(plan))}
+          style={styles.item}
+        />
       </Menu>
     </View>
   );

@@ -15,7 +15,11 @@ export function Ledger() {
   if (!floor) return null;
   const { units } = floor.plan.job;
   return (
-    <ScrollView style={{ backgroundColor: colours.chalk }} contentContainerStyle={styles.ledger} accessibilityLabel="Ledger of rooms">
+    <ScrollView
+      style={{ backgroundColor: colours.chalk }}
+      contentContainerStyle={styles.ledger}
+      accessibilityLabel="Ledger of rooms"
+    >
       <Text style={[styles.floor, { color: colours.ink }]}>{floor.plan.floors[floor.floor]?.name}</Text>
       {floor.rooms.map((room) => {
         const area = roughly(room.rough, formatArea(room.measures.area, units));
@@ -28,7 +32,10 @@ export function Ledger() {
             accessibilityLabel={`${name}, ${area}`}
             accessibilityState={{ selected: on }}
             onPress={() => dispatch(planActions.selected({ kind: 'room', id: room.room.id }))}
-            style={[styles.row, { borderColor: colours.linenDeep, backgroundColor: on ? colours.linenDeep : undefined }]}
+            style={[
+              styles.row,
+              { borderColor: colours.linenDeep, backgroundColor: on ? colours.linenDeep : undefined },
+            ]}
           >
             <Text style={[styles.name, { color: colours.ink }]} numberOfLines={1}>
               {name}
@@ -49,7 +56,15 @@ export function Ledger() {
 const styles = StyleSheet.create({
   ledger: { padding: 14 },
   floor: { fontFamily: FONTS.serif, fontSize: 20, marginBottom: 8 },
-  row: { minHeight: TOUCH, flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 8, borderBottomWidth: StyleSheet.hairlineWidth, paddingHorizontal: 6 },
+  row: {
+    minHeight: TOUCH,
+    flexDirection: 'row',
+    alignItems: 'center',
+    justifyContent: 'space-between',
+    gap: 8,
+    borderBottomWidth: StyleSheet.hairlineWidth,
+    paddingHorizontal: 6,
+  },
   name: { flex: 1, fontSize: 16 },
   area: { fontFamily: FONTS.strong, fontSize: 16, fontVariant: ['tabular-nums'] },
 });

@@ -46,7 +46,12 @@ export const MarkView = memo(function MarkView({ mark, colours, lettering }: Pro
 });
 
 function styleOf(role: Mark['role'], c: HouseColours) {
-  const line = (stroke: string, strokeWidth: number, more: object = {}) => ({ fill: 'none', stroke, strokeWidth, ...more });
+  const line = (stroke: string, strokeWidth: number, more: object = {}) => ({
+    fill: 'none',
+    stroke,
+    strokeWidth,
+    ...more,
+  });
   switch (role) {
     case 'floor':
       return { fill: c.floor };

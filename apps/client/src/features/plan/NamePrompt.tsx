@@ -5,10 +5,32 @@ import { useAppDispatch, useAppSelector } from '../../store/store';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
 import { edit } from './edit';
 
-const LIKELY = ['Kitchen', 'Living room', 'Bedroom', 'Bathroom', 'Hall', 'Dining room', 'Study', 'Landing', 'Store', 'Toilet', 'Utility'];
+const LIKELY = [
+  'Kitchen',
+  'Living room',
+  'Bedroom',
+  'Bathroom',
+  'Hall',
+  'Dining room',
+  'Study',
+  'Landing',
+  'Store',
+  'Toilet',
+  'Utility',
+];
 
 /** Asks for a room's name: likely names one tap away, any other typed, or later. */
-export function NamePrompt({ room, name = '', done, later }: { room: string; name?: string; done(): void; later?(): void }) {
+export function NamePrompt({
+  room,
+  name = '',
+  done,
+  later,
+}: {
+  room: string;
+  name?: string;
+  done(): void;
+  later?(): void;
+}) {
   const dispatch = useAppDispatch();
   const colours = useColours();
   const [text, setText] = useState(name);
@@ -28,13 +50,29 @@ export function NamePrompt({ room, name = '', done, later }: { room: string; nam
       </View>
       <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.names}>
         {names.map((likely) => (
-          <Button key={likely} mode="outlined" compact textColor={colours.ink} contentStyle={styles.name} onPress={() => give(likely)}>
+          <Button
+            key={likely}
+            mode="outlined"
+            compact
+            textColor={colours.ink}
+            contentStyle={styles.name}
+            onPress={() => give(likely)}
+          >
             {likely}
           </Button>
         ))}
       </ScrollView>
       <View style={styles.own}>
-        <TextInput mode="outlined" dense label="Another name" accessibilityLabel="Another name" value={text} onChangeText={setText} onSubmitEditing={() => text.trim() && give(text)} style={styles.input} />
+        <TextInput
+          mode="outlined"
+          dense
+          label="Another name"
+          accessibilityLabel="Another name"
+          value={text}
+          onChangeText={setText}
+          onSubmitEditing={() => text.trim() && give(text)}
+          style={styles.input}
+        />
         <Button mode="contained" contentStyle={styles.tall} disabled={!text.trim()} onPress={() => give(text)}>
           Name it
         </Button>

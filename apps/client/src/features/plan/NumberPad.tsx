@@ -26,7 +26,12 @@ const IMPERIAL: Key[][] = [
   [digit('7'), digit('8'), digit('9'), { label: 'ft', types: ' ft ', says: 'feet' }],
   [digit('4'), digit('5'), digit('6'), { label: 'in', types: ' in', says: 'inches' }],
   [digit('1'), digit('2'), digit('3'), { label: '/', says: 'over' }],
-  [digit('0'), { label: '.', says: 'point' }, { label: 'space', types: ' ' }, { label: '+', types: ' + ', says: 'plus' }],
+  [
+    digit('0'),
+    { label: '.', says: 'point' },
+    { label: 'space', types: ' ' },
+    { label: '+', types: ' + ', says: 'plus' },
+  ],
 ];
 
 /** The keys for lengths: big, and never the system's keyboard. */
@@ -42,13 +47,27 @@ export function NumberPad() {
         {(units === 'metric' ? METRIC : IMPERIAL).map((row) => (
           <View key={row[0]!.label} style={styles.row}>
             {row.map((key) => (
-              <PadKey key={key.label} label={key.label} says={key.says ?? key.label} grow={key.grow ?? 1} small={row.length > 4} onPress={() => type(key.types ?? key.label)} />
+              <PadKey
+                key={key.label}
+                label={key.label}
+                says={key.says ?? key.label}
+                grow={key.grow ?? 1}
+                small={row.length > 4}
+                onPress={() => type(key.types ?? key.label)}
+              />
             ))}
           </View>
         ))}
       </View>
       <View style={styles.side}>
-        <PadKey icon="backspace-outline" says="Backspace" label="⌫" grow={1} onPress={() => dispatch(planActions.typed(text.trimEnd().slice(0, -1)))} onLongPress={() => dispatch(planActions.typed(''))} />
+        <PadKey
+          icon="backspace-outline"
+          says="Backspace"
+          label="⌫"
+          grow={1}
+          onPress={() => dispatch(planActions.typed(text.trimEnd().slice(0, -1)))}
+          onLongPress={() => dispatch(planActions.typed(''))}
+        />
         <PadKey icon="check-bold" says="Enter" label="Enter" grow={2} strong onPress={() => dispatch(enter)} />
       </View>
     </View>
@@ -80,7 +99,13 @@ const PadKey = memo(function PadKey({ label, says, grow, icon, strong, small, on
         { flexGrow: grow, backgroundColor: strong ? colours.brass : colours.deepVelvet, opacity: pressed ? 0.6 : 1 },
       ]}
     >
-      {icon ? <Icon source={icon} size={26} color={ink} /> : <Text style={{ color: ink, fontFamily: FONTS.strong, fontSize: small ? 15 : label.length > 3 ? 18 : 22 }}>{label}</Text>}
+      {icon ? (
+        <Icon source={icon} size={26} color={ink} />
+      ) : (
+        <Text style={{ color: ink, fontFamily: FONTS.strong, fontSize: small ? 15 : label.length > 3 ? 18 : 22 }}>
+          {label}
+        </Text>
+      )}
     </Pressable>
   );
 });

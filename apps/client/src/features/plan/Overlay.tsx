@@ -1,4 +1,13 @@
-import { type DerivedFloor, type DerivedRoom, type OpeningOnFace, type WallFace, distance, middle, moved, rightOf } from '@velvet-tape/core';
+import {
+  type DerivedFloor,
+  type DerivedRoom,
+  type OpeningOnFace,
+  type WallFace,
+  distance,
+  middle,
+  moved,
+  rightOf,
+} from '@velvet-tape/core';
 import { Circle, G, Path } from 'react-native-svg';
 import type { HouseColours } from '../../ui/theme';
 
@@ -23,7 +32,9 @@ interface Props {
 export function Overlay({ floor, face, opening, room, moves, ghost, colours, px }: Props) {
   return (
     <G>
-      {room && !face && <Path d={room.outline.rings.map(ring).join(' ')} fill="none" stroke={colours.brass} strokeWidth={3} {...THIN} />}
+      {room && !face && (
+        <Path d={room.outline.rings.map(ring).join(' ')} fill="none" stroke={colours.brass} strokeWidth={3} {...THIN} />
+      )}
       {face && !opening && <FaceMark face={face} colours={colours} px={px} />}
       {face && !opening && moves && !ghost && <Ends face={face} moves={moves} colours={colours} px={px} />}
       {face && opening && <OpeningMark face={face} opening={opening} colours={colours} />}
@@ -49,7 +60,14 @@ function FaceMark({ face, colours, px }: { face: WallFace; colours: HouseColours
   };
   return (
     <G>
-      <Path d={ring(body)} fill={colours.brass} fillOpacity={0.72} stroke={colours.brassDeep} strokeWidth={1.5} {...THIN} />
+      <Path
+        d={ring(body)}
+        fill={colours.brass}
+        fillOpacity={0.72}
+        stroke={colours.brassDeep}
+        strokeWidth={1.5}
+        {...THIN}
+      />
       <Circle testID="face-grip" cx={grip.x} cy={grip.y} r={8 * px} fill={colours.deepVelvet} />
       <Path d={`${arrow(1)} ${arrow(-1)}`} fill={colours.deepVelvet} stroke={colours.brass} strokeWidth={1} {...THIN} />
     </G>
@@ -57,13 +75,38 @@ function FaceMark({ face, colours, px }: { face: WallFace; colours: HouseColours
 }
 
 /** The corner that will move, and the one that stays: a dot and a square. */
-function Ends({ face, moves, colours, px }: { face: WallFace; moves: 'from' | 'to'; colours: HouseColours; px: number }) {
+function Ends({
+  face,
+  moves,
+  colours,
+  px,
+}: {
+  face: WallFace;
+  moves: 'from' | 'to';
+  colours: HouseColours;
+  px: number;
+}) {
   const [free, fixed] = moves === 'to' ? [face.b, face.a] : [face.a, face.b];
   const r = 5.5 * px;
   return (
     <G>
-      <Circle testID={`moves-${moves}`} cx={free.x} cy={free.y} r={7 * px} fill={colours.clay} stroke={colours.chalk} strokeWidth={2} {...THIN} />
-      <Path d={`M ${fixed.x - r} ${fixed.y - r} h ${2 * r} v ${2 * r} h ${-2 * r} Z`} fill={colours.moss} stroke={colours.chalk} strokeWidth={2} {...THIN} />
+      <Circle
+        testID={`moves-${moves}`}
+        cx={free.x}
+        cy={free.y}
+        r={7 * px}
+        fill={colours.clay}
+        stroke={colours.chalk}
+        strokeWidth={2}
+        {...THIN}
+      />
+      <Path
+        d={`M ${fixed.x - r} ${fixed.y - r} h ${2 * r} v ${2 * r} h ${-2 * r} Z`}
+        fill={colours.moss}
+        stroke={colours.chalk}
+        strokeWidth={2}
+        {...THIN}
+      />
     </G>
   );
 }
@@ -75,14 +118,36 @@ function OpeningMark({ face, opening, colours }: { face: WallFace; opening: Open
   const body = [at(opening.from, 0), at(opening.to, 0), at(opening.to, outer), at(opening.from, outer)];
   return (
     <G>
-      <Path d={`M ${face.a.x} ${face.a.y} L ${face.b.x} ${face.b.y}`} stroke={colours.brass} strokeWidth={3} {...THIN} />
-      <Path d={ring(body)} fill={colours.brass} fillOpacity={0.45} stroke={colours.brassDeep} strokeWidth={2.5} {...THIN} />
+      <Path
+        d={`M ${face.a.x} ${face.a.y} L ${face.b.x} ${face.b.y}`}
+        stroke={colours.brass}
+        strokeWidth={3}
+        {...THIN}
+      />
+      <Path
+        d={ring(body)}
+        fill={colours.brass}
+        fillOpacity={0.45}
+        stroke={colours.brassDeep}
+        strokeWidth={2.5}
+        {...THIN}
+      />
     </G>
   );
 }
 
 /** Corners that would move, with where to; corners of the room that stay are pinned. */
-function Ghost({ before, after, colours, px }: { before: DerivedFloor; after: DerivedFloor; colours: HouseColours; px: number }) {
+function Ghost({
+  before,
+  after,
+  colours,
+  px,
+}: {
+  before: DerivedFloor;
+  after: DerivedFloor;
+  colours: HouseColours;
+  px: number;
+}) {
   const moves = [...before.network.corners.values()].flatMap((corner) => {
     const to = after.network.corners.get(corner.id);
     return to && distance(corner, to) > 0.5 ? [{ corner, to }] : [];
@@ -103,7 +168,16 @@ function Ghost({ before, after, colours, px }: { before: DerivedFloor; after: De
       {moves.map(({ corner, to }) => (
         <G key={corner.id}>
           <Path d={`M ${corner.x} ${corner.y} L ${to.x} ${to.y}`} stroke={colours.clay} strokeWidth={2} {...THIN} />
-          <Circle testID="moving-corner" cx={to.x} cy={to.y} r={7 * px} fill={colours.clay} stroke={colours.chalk} strokeWidth={2} {...THIN} />
+          <Circle
+            testID="moving-corner"
+            cx={to.x}
+            cy={to.y}
+            r={7 * px}
+            fill={colours.clay}
+            stroke={colours.chalk}
+            strokeWidth={2}
+            {...THIN}
+          />
         </G>
       ))}
     </G>

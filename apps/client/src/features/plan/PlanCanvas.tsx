@@ -6,6 +6,7 @@ import Svg, { G } from 'react-native-svg';
 import { useStore } from 'react-redux';
 import { randomSeed } from '../../store/seed';
 import { type RootState, useAppDispatch, useAppSelector } from '../../store/store';
+import { listenToPointers, pointOn } from '../../ui/pointer-listeners';
 import { useColours } from '../../ui/theme';
 import { houseBox } from './commands';
 import { edit, preview } from './edit';
@@ -48,21 +49,39 @@ export function PlanCanvas() {
   const transform = `matrix(${view.scale} 0 0 ${view.scale} ${-view.x * view.scale} ${-view.y * view.scale})`;
 
   return (
-    <View ref={host} testID="sheet" style={[styles.sheet, { backgroundColor: colours.sheet, cursor: tool === 'room' ? 'crosshair' : 'auto' } as object]}>
+    <View
+      ref={host}
+      testID="sheet"
+      style={[
+        styles.sheet,
+        { backgroundColor: colours.sheet, cursor: tool === 'room' ? 'crosshair' : 'auto' } as object,
+      ]}
+    >
       {width > 0 && floor && (
         <Svg width={width} height={height} accessibilityLabel="Plan" role="img">
           <G transform={transform}>
             {marks.map((mark) => (
               <MarkView key={`${mark.key}/${mark.role}`} mark={mark} colours={colours} lettering={lettering} />
             ))}
-            <Overlay floor={floor} face={face} opening={opening} room={room} moves={moves} ghost={ghost?.floor ?? null} colours={colours} px={1 / view.scale} />
+            <Overlay
+              floor={floor}
+              face={face}
+              opening={opening}
+              room={room}
+              moves={moves}
+              ghost={ghost?.floor ?? null}
+              colours={colours}
+              px={1 / view.scale}
+            />
           </G>
         </Svg>
       )}
       {floor && floor.network.walls.length === 0 && (
         <View pointerEvents="none" style={styles.empty}>
           <Text variant="titleMedium" style={{ color: colours.inkSoft, textAlign: 'center' }}>
-            {tool === 'room' ? 'Drag across the sheet to draw the first room. Roughly will do.' : 'Nothing drawn yet. Choose “Draw room”.'}
+            {tool === 'room'
+              ? 'Drag across the sheet to draw the first room. Roughly will do.'
+              : 'Nothing drawn yet. Choose “Draw room”.'}
           </Text>
         </View>
       )}
@@ -114,22 +133,10 @@ function useSheetInput(host: React.RefObject<View | null>): void {
       },
     });
 
-    const at = (event: MouseEvent): Point => {
-      const box = element.getBoundingClientRect();
-      return { x: event.clientX - box.left, y: event.clientY - box.top };
-    };
-    const down = (event: PointerEvent) => {
-      if (event.button > 0 || !selectFloor(getState())) return;
-      (document.activeElement as HTMLElement | null)?.blur?.();
-      element.setPointerCapture(event.pointerId);
-      input.pressed(at(event), event);
-    };
-    const move = (event: PointerEvent) => input.moved(at(event), event);
-    const up = (event: PointerEvent) => input.released(at(event), event);
-    const lost = (event: PointerEvent) => input.lost(event);
     const wheel = (event: WheelEvent) => {
       event.preventDefault();
-      if (event.ctrlKey || !event.shiftKey) dispatch(viewActions.zoomed({ factor: Math.exp(-event.deltaY / 400), px: at(event) }));
+      if (event.ctrlKey || !event.shiftKey)
+        dispatch(viewActions.zoomed({ factor: Math.exp(-event.deltaY / 400), px: pointOn(element, event) }));
       else dispatch(viewActions.panned({ x: -event.deltaY, y: -event.deltaX }));
     };
     const escape = (event: KeyboardEvent) => {
@@ -139,23 +146,27 @@ function useSheetInput(host: React.RefObject<View | null>): void {
       }
     };
     const sizes = new ResizeObserver(() => {
-      dispatch(viewActions.resized({ width: element.clientWidth, height: element.clientHeight, box: houseBox(getState()) }));
+      dispatch(
+        viewActions.resized({ width: element.clientWidth, height: element.clientHeight, box: houseBox(getState()) }),
+      );
     });
 
-    element.style.touchAction = 'none';
-    element.style.userSelect = 'none';
-    element.addEventListener('pointerdown', down);
-    element.addEventListener('pointermove', move);
-    element.addEventListener('pointerup', up);
-    element.addEventListener('pointercancel', lost);
+    const stop = listenToPointers(element, {
+      down: (px, event) => {
+        if (event.button > 0 || !selectFloor(getState())) return;
+        (document.activeElement as HTMLElement | null)?.blur?.();
+        element.setPointerCapture(event.pointerId);
+        input.pressed(px, event);
+      },
+      move: (px, event) => input.moved(px, event),
+      up: (px, event) => input.released(px, event),
+      lost: (event) => input.lost(event),
+    });
     element.addEventListener('wheel', wheel, { passive: false });
     globalThis.addEventListener('keydown', escape, true);
     sizes.observe(element);
     return () => {
-      element.removeEventListener('pointerdown', down);
-      element.removeEventListener('pointermove', move);
-      element.removeEventListener('pointerup', up);
-      element.removeEventListener('pointercancel', lost);
+      stop();
       element.removeEventListener('wheel', wheel);
       globalThis.removeEventListener('keydown', escape, true);
       sizes.disconnect();

@@ -80,7 +80,13 @@ function CloseBar() {
   const dispatch = useAppDispatch();
   return (
     <View style={styles.close} pointerEvents="box-none">
-      <IconButton mode="contained" icon="close" accessibilityLabel="Done" onPress={() => dispatch(planActions.selected({ kind: 'nothing' }))} style={styles.closeButton} />
+      <IconButton
+        mode="contained"
+        icon="close"
+        accessibilityLabel="Done"
+        onPress={() => dispatch(planActions.selected({ kind: 'nothing' }))}
+        style={styles.closeButton}
+      />
     </View>
   );
 }
@@ -150,9 +156,22 @@ function Notice() {
   if (!text) return null;
   const refused = reason !== null || notice?.tone === 'refused';
   return (
-    <View style={[styles.notice, { backgroundColor: refused ? '#8C3815' : colours.deepVelvet }]} accessibilityLiveRegion="polite" role={refused ? 'alert' : 'status'}>
+    <View
+      style={[styles.notice, { backgroundColor: refused ? '#8C3815' : colours.deepVelvet }]}
+      accessibilityLiveRegion="polite"
+      role={refused ? 'alert' : 'status'}
+    >
       <Text style={styles.noticeText}>{text}</Text>
-      {!reason && <IconButton icon="close" iconColor="#F8F2E7" size={18} accessibilityLabel="Dismiss" onPress={() => dispatch(planActions.said(null))} style={styles.noticeClose} />}
+      {!reason && (
+        <IconButton
+          icon="close"
+          iconColor="#F8F2E7"
+          size={18}
+          accessibilityLabel="Dismiss"
+          onPress={() => dispatch(planActions.said(null))}
+          style={styles.noticeClose}
+        />
+      )}
     </View>
   );
 }
@@ -192,7 +211,18 @@ const styles = StyleSheet.create({
   keyLine: { flexDirection: 'row', gap: 10 },
   key: { fontFamily: FONTS.strong, fontSize: 13, width: 62 },
   keyWhat: { fontSize: 13 },
-  notice: { position: 'absolute', left: 10, right: 66, bottom: 10, borderRadius: 10, paddingLeft: 14, paddingRight: 6, minHeight: 44, flexDirection: 'row', alignItems: 'center' },
+  notice: {
+    position: 'absolute',
+    left: 10,
+    right: 66,
+    bottom: 10,
+    borderRadius: 10,
+    paddingLeft: 14,
+    paddingRight: 6,
+    minHeight: 44,
+    flexDirection: 'row',
+    alignItems: 'center',
+  },
   noticeText: { color: '#F8F2E7', flex: 1, paddingVertical: 8, fontSize: 15 },
   noticeClose: { margin: 0 },
   notReady: { alignItems: 'center', justifyContent: 'center', gap: 16, padding: 30 },

@@ -36,7 +36,13 @@ function Card({ room, walls }: { room: DerivedRoom; walls: boolean }) {
         <Text style={[styles.name, { color: colours.ink }]} numberOfLines={1}>
           {room.room.name || 'Unnamed room'}
         </Text>
-        <Button mode="text" icon="pencil-outline" textColor={colours.ink} contentStyle={styles.tall} onPress={() => setRenaming(true)}>
+        <Button
+          mode="text"
+          icon="pencil-outline"
+          textColor={colours.ink}
+          contentStyle={styles.tall}
+          onPress={() => setRenaming(true)}
+        >
           Name
         </Button>
       </View>
@@ -49,7 +55,12 @@ function Card({ room, walls }: { room: DerivedRoom; walls: boolean }) {
         ))}
       </View>
       {first && !walls && (
-        <Button mode="contained" icon="tape-measure" contentStyle={styles.tall} onPress={() => dispatch(goToWall(first))}>
+        <Button
+          mode="contained"
+          icon="tape-measure"
+          contentStyle={styles.tall}
+          onPress={() => dispatch(goToWall(first))}
+        >
           {toTape > 0 ? `Tape the walls (${toTape} still rough)` : 'Go round the walls'}
         </Button>
       )}

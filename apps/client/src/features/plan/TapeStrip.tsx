@@ -5,6 +5,7 @@ import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { useStore } from 'react-redux';
 import { randomSeed } from '../../store/seed';
 import { type RootState, useAppDispatch, useAppSelector } from '../../store/store';
+import { listenToPointers } from '../../ui/pointer-listeners';
 import { FONTS, type HouseColours, useColours } from '../../ui/theme';
 import { edit, preview } from './edit';
 import { planActions } from './plan-slice';
@@ -48,13 +49,33 @@ function Strip({ face }: { face: WallFace }) {
         <Rect x={SIDE - 5} y={TAPE_TOP - 3} width={5} height={TAPE + 6} fill={METAL} />
         <Rect x={width - SIDE} y={TAPE_TOP - 3} width={5} height={TAPE + 6} fill={METAL} />
         {face.openings.map((on) => (
-          <Standing key={on.opening.id} on={on} x={x} chosen={on.opening.id === opening?.opening.id} colours={colours} />
+          <Standing
+            key={on.opening.id}
+            on={on}
+            x={x}
+            chosen={on.opening.id === opening?.opening.id}
+            colours={colours}
+          />
         ))}
         {gaps(face).map((gap) => (
-          <Gap key={gap.key} from={x(gap.from)} to={x(gap.to)} text={formatLength(gap.to - gap.from, units)} id={gap.key} />
+          <Gap
+            key={gap.key}
+            from={x(gap.from)}
+            to={x(gap.to)}
+            text={formatLength(gap.to - gap.from, units)}
+            id={gap.key}
+          />
         ))}
         {face.openings.length === 0 && (
-          <SvgText x={width / 2} y={30} textAnchor="middle" fontFamily={FONTS.strong} fontSize={20} fill={LINEN} testID="strip-length">
+          <SvgText
+            x={width / 2}
+            y={30}
+            textAnchor="middle"
+            fontFamily={FONTS.strong}
+            fontSize={20}
+            fill={LINEN}
+            testID="strip-length"
+          >
             {`${roughly(rough, formatLength(face.length, units, rough ? 'coarse' : 'fine'))} · ${face.provenance}`}
           </SvgText>
         )}
@@ -97,7 +118,17 @@ function Gap({ from, to, text, id }: { from: number; to: number; text: string; i
   );
 }
 
-function Standing({ on, x, chosen, colours }: { on: OpeningOnFace; x: (mm: number) => number; chosen: boolean; colours: HouseColours }) {
+function Standing({
+  on,
+  x,
+  chosen,
+  colours,
+}: {
+  on: OpeningOnFace;
+  x: (mm: number) => number;
+  chosen: boolean;
+  colours: HouseColours;
+}) {
   const left = x(on.from);
   const width = x(on.to) - left;
   const door = on.opening.kind === 'door';
@@ -105,9 +136,27 @@ function Standing({ on, x, chosen, colours }: { on: OpeningOnFace; x: (mm: numbe
   const foot = door ? TAPE_TOP : TAPE_TOP - 8;
   return (
     <G testID={`strip-${on.opening.kind}`} accessibilityLabel={on.opening.kind}>
-      <Rect x={left} y={top} width={width} height={foot - top} fill={chosen ? colours.brass : 'none'} fillOpacity={0.35} stroke={chosen ? colours.brass : LINEN} strokeWidth={chosen ? 2.5 : 1.5} />
-      {!door && <Line x1={left} y1={(top + foot) / 2} x2={left + width} y2={(top + foot) / 2} stroke={LINEN} strokeWidth={1} />}
-      <Rect x={left} y={TAPE_TOP} width={width} height={TAPE} fill={chosen ? colours.deepVelvet : INK} fillOpacity={chosen ? 0.35 : 0.16} />
+      <Rect
+        x={left}
+        y={top}
+        width={width}
+        height={foot - top}
+        fill={chosen ? colours.brass : 'none'}
+        fillOpacity={0.35}
+        stroke={chosen ? colours.brass : LINEN}
+        strokeWidth={chosen ? 2.5 : 1.5}
+      />
+      {!door && (
+        <Line x1={left} y1={(top + foot) / 2} x2={left + width} y2={(top + foot) / 2} stroke={LINEN} strokeWidth={1} />
+      )}
+      <Rect
+        x={left}
+        y={TAPE_TOP}
+        width={width}
+        height={TAPE}
+        fill={chosen ? colours.deepVelvet : INK}
+        fillOpacity={chosen ? 0.35 : 0.16}
+      />
     </G>
   );
 }
@@ -131,16 +180,19 @@ function useStripInput(host: React.RefObject<View | null>, width: number): void 
   useEffect(() => {
     const element = host.current as unknown as HTMLElement | null;
     if (!element) return;
-    let drag: { id: string; face: WallFace; from: Point; offset: number; width: number; seed: string; moved: boolean } | null = null;
-    const px = (event: PointerEvent): Point => {
-      const box = element.getBoundingClientRect();
-      return { x: event.clientX - box.left, y: event.clientY - box.top };
-    };
-    const down = (event: PointerEvent) => {
+    let drag: {
+      id: string;
+      face: WallFace;
+      from: Point;
+      offset: number;
+      width: number;
+      seed: string;
+      moved: boolean;
+    } | null = null;
+    const down = (at: Point, event: PointerEvent) => {
       const face = selectFace(store.getState());
       if (!face) return;
       const k = (width - 2 * SIDE) / face.length;
-      const at = px(event);
       const mm = (at.x - SIDE) / k;
       const slack = 12 / k;
       const on = face.openings.find((o) => mm >= o.from - slack && mm <= o.to + slack);
@@ -149,42 +201,48 @@ function useStripInput(host: React.RefObject<View | null>, width: number): void 
         return;
       }
       element.setPointerCapture(event.pointerId);
-      if (store.getState().plan.selection.kind !== 'opening' || selectOpening(store.getState())?.opening.id !== on.opening.id) {
+      if (
+        store.getState().plan.selection.kind !== 'opening' ||
+        selectOpening(store.getState())?.opening.id !== on.opening.id
+      ) {
         dispatch(planActions.selected({ kind: 'opening', id: on.opening.id, face: face.key }));
       }
-      drag = { id: on.opening.id, face, from: at, offset: on.from, width: on.to - on.from, seed: randomSeed(), moved: false };
+      drag = {
+        id: on.opening.id,
+        face,
+        from: at,
+        offset: on.from,
+        width: on.to - on.from,
+        seed: randomSeed(),
+        moved: false,
+      };
     };
-    const intentAt = (event: PointerEvent) => {
+    const intentAt = (at: Point) => {
       const { face, id, offset, from } = drag!;
       const k = (width - 2 * SIDE) / face.length;
       const most = Math.max(0, face.length - drag!.width);
-      const along = Math.min(most, Math.max(0, Math.round((offset + (px(event).x - from.x) / k) / 10) * 10));
-      return { kind: 'changeOpening', floor: store.getState().plan.floor, opening: id, place: { face: face.key, end: 'left', offset: along } } as const;
+      const along = Math.min(most, Math.max(0, Math.round((offset + (at.x - from.x) / k) / 10) * 10));
+      return {
+        kind: 'changeOpening',
+        floor: store.getState().plan.floor,
+        opening: id,
+        place: { face: face.key, end: 'left', offset: along },
+      } as const;
     };
-    const move = (event: PointerEvent) => {
-      if (!drag || (!drag.moved && Math.abs(px(event).x - drag.from.x) < 5)) return;
+    const move = (at: Point) => {
+      if (!drag || (!drag.moved && Math.abs(at.x - drag.from.x) < 5)) return;
       drag.moved = true;
-      dispatch(preview(intentAt(event), drag.seed));
+      dispatch(preview(intentAt(at), drag.seed));
     };
-    const up = (event: PointerEvent) => {
-      if (drag?.moved) dispatch(edit(intentAt(event), drag.seed));
+    const up = (at: Point) => {
+      if (drag?.moved) dispatch(edit(intentAt(at), drag.seed));
       drag = null;
     };
     const lost = () => {
       if (drag?.moved) dispatch(preview(null, drag.seed));
       drag = null;
     };
-    element.style.touchAction = 'none';
-    element.addEventListener('pointerdown', down);
-    element.addEventListener('pointermove', move);
-    element.addEventListener('pointerup', up);
-    element.addEventListener('pointercancel', lost);
-    return () => {
-      element.removeEventListener('pointerdown', down);
-      element.removeEventListener('pointermove', move);
-      element.removeEventListener('pointerup', up);
-      element.removeEventListener('pointercancel', lost);
-    };
+    return listenToPointers(element, { down, move, up, lost });
   }, [dispatch, host, store, width]);
 }
 

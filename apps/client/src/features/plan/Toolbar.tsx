@@ -28,15 +28,41 @@ export function Toolbar({ wide }: { wide: boolean }) {
       {button('choose', 'Choose', 'gesture-tap', 'C')}
       {button('room', 'Draw room', 'vector-square-plus', 'R')}
       <View style={styles.space} />
-      {wide && <IconButton icon="minus" accessibilityLabel="Zoom out (−)" onPress={() => dispatch(viewActions.zoomed({ factor: 1 / 1.25 }))} style={styles.icon} />}
-      {wide && <IconButton icon="plus" accessibilityLabel="Zoom in (+)" onPress={() => dispatch(viewActions.zoomed({ factor: 1.25 }))} style={styles.icon} />}
-      <IconButton icon="fit-to-screen-outline" accessibilityLabel={wide ? 'Fit (F)' : 'Fit'} onPress={() => dispatch(fitAll)} style={styles.icon} />
+      {wide && (
+        <IconButton
+          icon="minus"
+          accessibilityLabel="Zoom out (−)"
+          onPress={() => dispatch(viewActions.zoomed({ factor: 1 / 1.25 }))}
+          style={styles.icon}
+        />
+      )}
+      {wide && (
+        <IconButton
+          icon="plus"
+          accessibilityLabel="Zoom in (+)"
+          onPress={() => dispatch(viewActions.zoomed({ factor: 1.25 }))}
+          style={styles.icon}
+        />
+      )}
+      <IconButton
+        icon="fit-to-screen-outline"
+        accessibilityLabel={wide ? 'Fit (F)' : 'Fit'}
+        onPress={() => dispatch(fitAll)}
+        style={styles.icon}
+      />
     </View>
   );
 }
 
 const styles = StyleSheet.create({
-  bar: { flexDirection: 'row', alignItems: 'center', gap: 8, paddingHorizontal: 10, paddingVertical: 8, borderTopWidth: 1 },
+  bar: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 8,
+    paddingHorizontal: 10,
+    paddingVertical: 8,
+    borderTopWidth: 1,
+  },
   space: { flex: 1 },
   tall: { minHeight: TOUCH },
   icon: { width: TOUCH, height: TOUCH, margin: 0 },

@@ -1,4 +1,12 @@
-import { type Box, type OpeningKind, type Point, USUAL_OPENING, type WallFace, boxAround, middle } from '@velvet-tape/core';
+import {
+  type Box,
+  type OpeningKind,
+  type Point,
+  USUAL_OPENING,
+  type WallFace,
+  boxAround,
+  middle,
+} from '@velvet-tape/core';
 import type { AppDispatch, RootState } from '../../store/store';
 import { edit } from './edit';
 import { type ToolName, planActions } from './plan-slice';
@@ -68,7 +76,9 @@ export const addOpening =
     const usual = USUAL_OPENING[plan.job.units][kind];
     const width = Math.min(usual.width, Math.max(300, Math.floor(gap.to - gap.from)));
     const offset = gap.from + Math.round(Math.max(0, gap.to - gap.from - width) / 2);
-    const result = dispatch(edit({ kind: 'addOpening', floor, opening: kind, face: face.key, end: 'left', offset, width }));
+    const result = dispatch(
+      edit({ kind: 'addOpening', floor, opening: kind, face: face.key, end: 'left', offset, width }),
+    );
     if (result.ok && result.made) dispatch(planActions.selected({ kind: 'opening', id: result.made, face: face.key }));
   };
 
@@ -97,7 +107,14 @@ export const nudge =
     const on = selectOpening(getState());
     if (!face || !on) return;
     const offset = Math.min(Math.max(0, on.from + by), Math.max(0, face.length - (on.to - on.from)));
-    dispatch(edit({ kind: 'changeOpening', floor: getState().plan.floor, opening: on.opening.id, place: { face: face.key, end: 'left', offset } }));
+    dispatch(
+      edit({
+        kind: 'changeOpening',
+        floor: getState().plan.floor,
+        opening: on.opening.id,
+        place: { face: face.key, end: 'left', offset },
+      }),
+    );
   };
 
 /** Takes away what is selected: an opening, or a wall. */
@@ -105,9 +122,11 @@ export const remove: Command = (dispatch, getState) => {
   const { selection, floor } = getState().plan;
   if (selection.kind === 'opening') {
     const { face } = selection;
-    if (dispatch(edit({ kind: 'removeOpening', opening: selection.id })).ok) dispatch(planActions.selected({ kind: 'wall', face }));
+    if (dispatch(edit({ kind: 'removeOpening', opening: selection.id })).ok)
+      dispatch(planActions.selected({ kind: 'wall', face }));
   } else if (selection.kind === 'wall') {
-    if (dispatch(edit({ kind: 'removeWall', floor, face: selection.face })).ok) dispatch(planActions.selected({ kind: 'nothing' }));
+    if (dispatch(edit({ kind: 'removeWall', floor, face: selection.face })).ok)
+      dispatch(planActions.selected({ kind: 'nothing' }));
   }
 };
 

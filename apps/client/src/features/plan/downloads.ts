@@ -11,14 +11,24 @@ function download(name: string, type: string, content: string): void {
 }
 
 /** A file name from a job's name: letters and digits of any script, the rest dashes. */
-export const fileName = (name: string): string => name.normalize('NFC').replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-+|-+$/g, '').slice(0, 60) || 'plan';
+export const fileName = (name: string): string =>
+  name
+    .normalize('NFC')
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 60) || 'plan';
 
 /** The floor as SVG at 1:50. */
 export function downloadSvg(plan: Plan, floor: string): void {
   const { name, north } = plan.job;
   const title = `${name}, ${plan.floors[floor]?.name ?? ''}`;
-  download(`${fileName(name)}-1-50.svg`, 'image/svg+xml', floorToSvg(deriveFloor(plan, floor), { scale: 50, title, north }));
+  download(
+    `${fileName(name)}-1-50.svg`,
+    'image/svg+xml',
+    floorToSvg(deriveFloor(plan, floor), { scale: 50, title, north }),
+  );
 }
 
 /** The rooms of the job as CSV; the mark at its beginning tells spreadsheets that it is UTF-8. */
-export const downloadCsv = (plan: Plan): void => download(`${fileName(plan.job.name)}-rooms.csv`, 'text/csv', `\uFEFF${roomsToCsv(plan)}`);
+export const downloadCsv = (plan: Plan): void =>
+  download(`${fileName(plan.job.name)}-rooms.csv`, 'text/csv', `\uFEFF${roomsToCsv(plan)}`);

@@ -32,5 +32,9 @@ export const preview =
     }
     const result = applyEdit(plan, intent, seed);
     const last = getState().plan.preview;
-    dispatch(planActions.previewed(result.ok ? { plan: result.plan, reason: null } : { plan: last?.plan ?? plan, reason: result.reason }));
+    dispatch(
+      planActions.previewed(
+        result.ok ? { plan: result.plan, reason: null } : { plan: last?.plan ?? plan, reason: result.reason },
+      ),
+    );
   };

@@ -1,4 +1,12 @@
-import { type Plan, type PlanChange, changeBetween, inverse, isNothing, problemsOf, withChange } from '@velvet-tape/core';
+import {
+  type Plan,
+  type PlanChange,
+  changeBetween,
+  inverse,
+  isNothing,
+  problemsOf,
+  withChange,
+} from '@velvet-tape/core';
 import { type PayloadAction, createSlice, original } from '@reduxjs/toolkit';
 import type { SyncState } from '../../sync/engine';
 
@@ -58,7 +66,12 @@ const initial: PlanState = {
   sync: { state: 'saved', message: '' },
 };
 
-const FIRST_FIELD: Record<Selection['kind'], Field | null> = { nothing: null, room: null, wall: 'length', opening: 'left' };
+const FIRST_FIELD: Record<Selection['kind'], Field | null> = {
+  nothing: null,
+  room: null,
+  wall: 'length',
+  opening: 'left',
+};
 
 function select(state: PlanState, selection: Selection): void {
   state.selection = selection;
@@ -69,7 +82,12 @@ const slice = createSlice({
   name: 'plan',
   initialState: initial,
   reducers: {
-    opening: (state, { payload }: PayloadAction<string>) => ({ ...initial, sync: state.sync, jobId: payload, loading: 'loading' as const }),
+    opening: (state, { payload }: PayloadAction<string>) => ({
+      ...initial,
+      sync: state.sync,
+      jobId: payload,
+      loading: 'loading' as const,
+    }),
     opened: (state, { payload }: PayloadAction<Plan>) => {
       const empty = Object.keys(payload.walls).length === 0;
       Object.assign(state, { loading: 'ready', plan: payload, seen: payload, tool: empty ? 'room' : 'choose' });
@@ -138,10 +156,19 @@ function back(state: PlanState, from: 'past' | 'future', onto: 'past' | 'future'
   const plan = withChange(state.plan, from === 'past' ? inverse(step.change) : step.change);
   const rest = { ...state, preview: null, naming: null, [from]: state[from].slice(0, -1) };
   if (problemsOf(plan).length > 0) {
-    return { ...rest, notice: { text: `“${step.name}” can't be taken back: the plan was changed elsewhere since.`, tone: 'refused' } };
+    return {
+      ...rest,
+      notice: { text: `“${step.name}” can't be taken back: the plan was changed elsewhere since.`, tone: 'refused' },
+    };
   }
   const word = from === 'past' ? 'Undone' : 'Done again';
-  return { ...rest, plan, [onto]: [...state[onto], step], pad: { ...state.pad, text: '' }, notice: { text: `${word}: ${step.name}`, tone: 'said' } };
+  return {
+    ...rest,
+    plan,
+    [onto]: [...state[onto], step],
+    pad: { ...state.pad, text: '' },
+    notice: { text: `${word}: ${step.name}`, tone: 'said' },
+  };
 }
 
 export const planActions = slice.actions;

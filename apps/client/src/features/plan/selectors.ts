@@ -19,7 +19,9 @@ const selectSelection = (state: RootState) => state.plan.selection;
 const selectPad = (state: RootState) => state.plan.pad;
 
 /** The floor as it is, and as it is shown: with what is being dragged. */
-export const selectFloor = createSelector([selectPlan, selectFloorId], (plan, floor) => (plan ? deriveFloor(plan, floor) : null));
+export const selectFloor = createSelector([selectPlan, selectFloorId], (plan, floor) =>
+  plan ? deriveFloor(plan, floor) : null,
+);
 export const selectShownFloor = createSelector(
   [selectPlan, (state: RootState) => state.plan.preview, selectFloorId],
   (plan, preview, floor) => (plan ? deriveFloor(preview?.plan ?? plan, floor) : null),
@@ -51,7 +53,8 @@ export function entryUnit(field: Field, units: Plan['job']['units']): LengthUnit
 export const selectTyped = createSelector([selectPad, selectPlan], (pad, plan): ParsedLength | null => {
   if (!plan || !pad.field || pad.text.trim() === '') return null;
   const zero = /^0*[.,]?0*$/.test(pad.text.trim());
-  if (zero && (pad.field === 'sill' || pad.field === 'left' || pad.field === 'right')) return { ok: true, mm: 0, unit: 'm' };
+  if (zero && (pad.field === 'sill' || pad.field === 'left' || pad.field === 'right'))
+    return { ok: true, mm: 0, unit: 'm' };
   return parseLength(pad.text, entryUnit(pad.field, plan.job.units));
 });
 
@@ -78,10 +81,25 @@ export const selectTypedIntent = createSelector(
       case 'thickness':
         return face && { kind: 'setThickness', floor, face: face.key, thickness: mm, scope: pad.scope };
       case 'ceiling':
-        return room && { kind: 'setCeilingHeight', room: room.room.id, height: mm, scope: pad.scope === 'all' ? 'all' : 'room' };
+        return (
+          room && {
+            kind: 'setCeilingHeight',
+            room: room.room.id,
+            height: mm,
+            scope: pad.scope === 'all' ? 'all' : 'room',
+          }
+        );
       case 'left':
       case 'right':
-        return face && on && { kind: 'changeOpening', floor, opening: on.opening.id, place: { face: face.key, end: pad.field, offset: mm } };
+        return (
+          face &&
+          on && {
+            kind: 'changeOpening',
+            floor,
+            opening: on.opening.id,
+            place: { face: face.key, end: pad.field, offset: mm },
+          }
+        );
       case 'width':
       case 'height':
       case 'sill':

@@ -17,7 +17,10 @@ export function syncEngine(): SyncEngine {
     changed: (id) => void takeFromDevice(id),
     setAside: () =>
       store.dispatch(
-        planActions.said({ text: 'This job was changed elsewhere in a way that does not fit yours. Yours is kept as a job of its own.', tone: 'refused' }),
+        planActions.said({
+          text: 'This job was changed elsewhere in a way that does not fit yours. Yours is kept as a job of its own.',
+          tone: 'refused',
+        }),
       ),
   });
   return engine;
@@ -64,7 +67,9 @@ async function save(id: string): Promise<void> {
   const job = await saveOnDevice(id, seen, plan);
   const now = store.getState().plan;
   if (now.jobId === id && now.plan) {
-    store.dispatch(planActions.adopted({ seen: job.plan, plan: now.plan === plan ? job.plan : rebased(plan, now.plan, job.plan) }));
+    store.dispatch(
+      planActions.adopted({ seen: job.plan, plan: now.plan === plan ? job.plan : rebased(plan, now.plan, job.plan) }),
+    );
   }
   syncEngine().wrote(id);
 }

@@ -17,7 +17,11 @@ export function useShortcuts(): void {
       const target = event.target as HTMLElement | null;
       if (target && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) return;
       const { pad, selection } = store.getState().plan;
-      const action = shortcut(event, pad.field !== null && /^[\d.,'"/+ ′″]$/.test(event.key), selection.kind === 'opening');
+      const action = shortcut(
+        event,
+        pad.field !== null && /^[\d.,'"/+ ′″]$/.test(event.key),
+        selection.kind === 'opening',
+      );
       if (!action) return;
       // Enter and space on a focused button press the button, unless a length is being typed
       const onButton = target?.getAttribute('role') === 'button' || target?.tagName === 'BUTTON';
@@ -34,7 +38,8 @@ export function useShortcuts(): void {
       const { key } = event;
       const pan = (x: number, y: number) => () => dispatch(viewActions.panned({ x, y }));
       if (event.ctrlKey || event.metaKey) {
-        if (key.toLowerCase() === 'z') return () => dispatch(event.shiftKey ? planActions.redone() : planActions.undone());
+        if (key.toLowerCase() === 'z')
+          return () => dispatch(event.shiftKey ? planActions.redone() : planActions.undone());
         if (key.toLowerCase() === 'y') return () => dispatch(planActions.redone());
         return null;
       }

@@ -12,10 +12,20 @@ const LEAST = 0.004;
 const MOST = 1;
 const clamp = (scale: number) => Math.min(MOST, Math.max(LEAST, scale));
 
-export const toHouse = (view: Viewport, px: Point): Point => ({ x: view.x + px.x / view.scale, y: view.y + px.y / view.scale });
-export const toScreen = (view: Viewport, p: Point): Point => ({ x: (p.x - view.x) * view.scale, y: (p.y - view.y) * view.scale });
+export const toHouse = (view: Viewport, px: Point): Point => ({
+  x: view.x + px.x / view.scale,
+  y: view.y + px.y / view.scale,
+});
+export const toScreen = (view: Viewport, p: Point): Point => ({
+  x: (p.x - view.x) * view.scale,
+  y: (p.y - view.y) * view.scale,
+});
 
-export const pan = (view: Viewport, dx: number, dy: number): Viewport => ({ ...view, x: view.x - dx / view.scale, y: view.y - dy / view.scale });
+export const pan = (view: Viewport, dx: number, dy: number): Viewport => ({
+  ...view,
+  x: view.x - dx / view.scale,
+  y: view.y - dy / view.scale,
+});
 
 /** Larger or smaller by a factor, the point under `px` staying where it is. */
 export function zoomAt(view: Viewport, px: Point, factor: number): Viewport {

@@ -10,7 +10,13 @@ const inSteps = (mm: number) => Math.round(mm / STEP) * STEP;
 type Grip =
   | { readonly kind: 'sheet' }
   | { readonly kind: 'wall'; readonly face: WallFace }
-  | { readonly kind: 'opening'; readonly face: WallFace; readonly id: string; readonly width: number; readonly offset: number };
+  | {
+      readonly kind: 'opening';
+      readonly face: WallFace;
+      readonly id: string;
+      readonly width: number;
+      readonly offset: number;
+    };
 
 /**
  * Taps choose what is under the finger. A drag moves what was already chosen (a wall, an opening), else the sheet.
@@ -30,7 +36,13 @@ export function chooseTool(bench: Bench): Tool {
     if (hit.kind === 'opening' && selection.kind === 'opening' && selection.id === hit.on.opening.id) {
       const face = faceOf(bench, selection.face) ?? hit.face;
       const on = face.openings.find((o) => o.opening.id === selection.id) ?? hit.on;
-      return { kind: 'opening', face, id: selection.id, width: on.to - on.from, offset: dot(subtract(from, face.a), face.d) - on.from };
+      return {
+        kind: 'opening',
+        face,
+        id: selection.id,
+        width: on.to - on.from,
+        offset: dot(subtract(from, face.a), face.d) - on.from,
+      };
     }
     return { kind: 'sheet' };
   };
@@ -45,7 +57,12 @@ export function chooseTool(bench: Bench): Tool {
       const along = dot(subtract(at, grip.face.a), grip.face.d) - grip.offset;
       const most = grip.face.length - grip.width;
       const offset = inSteps(Math.min(Math.max(0, along), Math.max(0, most)));
-      return { kind: 'changeOpening', floor, opening: grip.id, place: { face: grip.face.key, end: 'left', offset: Math.min(offset, most) } };
+      return {
+        kind: 'changeOpening',
+        floor,
+        opening: grip.id,
+        place: { face: grip.face.key, end: 'left', offset: Math.min(offset, most) },
+      };
     }
     return null;
   };
@@ -55,13 +72,24 @@ export function chooseTool(bench: Bench): Tool {
       return state.kind === 'dragging';
     },
     down(pointer) {
-      state = { kind: 'pressed', from: pointer.at, px: pointer.px, hit: hitAt(bench.floor(), pointer.at, pointer.reach) };
+      state = {
+        kind: 'pressed',
+        from: pointer.at,
+        px: pointer.px,
+        hit: hitAt(bench.floor(), pointer.at, pointer.reach),
+      };
     },
     move(pointer) {
       if (state.kind === 'idle') return;
       if (state.kind === 'pressed') {
         if (Math.hypot(pointer.px.x - state.px.x, pointer.px.y - state.px.y) < SLACK) return;
-        state = { kind: 'dragging', from: state.from, px: state.px, grip: gripOf(state.hit, state.from), seed: bench.seed() };
+        state = {
+          kind: 'dragging',
+          from: state.from,
+          px: state.px,
+          grip: gripOf(state.hit, state.from),
+          seed: bench.seed(),
+        };
       }
       if (state.grip.kind === 'sheet') {
         bench.pan(pointer.px.x - state.px.x, pointer.px.y - state.px.y);
@@ -91,7 +119,10 @@ export function chooseTool(bench: Bench): Tool {
 }
 
 function faceOf(bench: Bench, key: string): WallFace | undefined {
-  return bench.floor().rooms.flatMap((room) => room.faces).find((face) => face.key === key);
+  return bench
+    .floor()
+    .rooms.flatMap((room) => room.faces)
+    .find((face) => face.key === key);
 }
 
 /** The same run of wall, perhaps seen from the other side. */

@@ -6,7 +6,9 @@ const SLACK = 8;
 
 /** Drags out a room from corner to corner. idle → pressed → dragging → idle */
 export function roomTool(bench: Bench): Tool {
-  let state: { kind: 'idle' } | { kind: 'pressed' | 'dragging'; from: Point; px: Point; seed: string } = { kind: 'idle' };
+  let state: { kind: 'idle' } | { kind: 'pressed' | 'dragging'; from: Point; px: Point; seed: string } = {
+    kind: 'idle',
+  };
 
   const caught = (pointer: Pointer): Point => {
     const { x, y } = snapPoint(bench.floor(), pointer.at, pointer.free ? 0 : pointer.reach);

@@ -44,7 +44,12 @@ export class SheetInput {
     this.down.set(event.pointerId, px);
     const after = this.spread();
     if (!before || !after) return;
-    this.handlers.pinch(after.centre, after.centre.x - before.centre.x, after.centre.y - before.centre.y, after.width / Math.max(1, before.width));
+    this.handlers.pinch(
+      after.centre,
+      after.centre.x - before.centre.x,
+      after.centre.y - before.centre.y,
+      after.width / Math.max(1, before.width),
+    );
   }
 
   released(px: Point, event: PointerLike): void {

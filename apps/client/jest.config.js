@@ -1,0 +1,31 @@
+const letThrough = [
+  '(jest-)?react-native',
+  '@react-native',
+  'expo',
+  '@expo',
+  'react-redux',
+  '@reduxjs/toolkit',
+  'immer',
+  'reselect',
+  'redux',
+  'redux-thunk',
+  'dexie',
+  'date-fns',
+  'clipper2-ts',
+  'flatbush',
+  'flatqueue',
+  'polylabel',
+  'tinyqueue',
+  'robust-predicates',
+  'ml-',
+  'is-any-array',
+  'papaparse',
+];
+
+module.exports = {
+  displayName: 'client',
+  preset: 'jest-expo/web',
+  testMatch: ['<rootDir>/tests/**/*.test.ts?(x)'],
+  setupFiles: ['fake-indexeddb/auto', '<rootDir>/tests/setup.js'],
+  transformIgnorePatterns: [`node_modules/(?!(${letThrough.join('|')}))`],
+};

@@ -1,0 +1,151 @@
+import { XMLParser, XMLValidator } from 'fast-xml-parser';
+import Papa from 'papaparse';
+import { type Plan, applyEdit, deriveFloor, newPlan } from '@velvet-tape/core';
+import { floorToSvg, roomsToCsv } from '../src';
+
+function house(name: string, units: 'metric' | 'imperial' = 'metric'): Plan {
+  let plan = newPlan({ name, units });
+  const edit = (intent: Parameters<typeof applyEdit>[1], seed: string) => {
+    const result = applyEdit(plan, intent, seed);
+    if (!result.ok) throw new Error(result.reason);
+    plan = result.plan;
+    return result.made;
+  };
+  const room = edit({ kind: 'drawBox', floor: 'ground', a: { x: 0, y: 0 }, b: { x: 4000, y: 3000 } }, 'r')!;
+  edit({ kind: 'nameRoom', room, name }, 'n');
+  const { from, to, key } = deriveFloor(plan, 'ground').rooms[0]!.faces[0]!;
+  edit(
+    { kind: 'tapeLength', floor: 'ground', from, to, value: 4200, text: '4.20', unit: 'm', moves: 'to', time: '' },
+    't',
+  );
+  edit(
+    {
+      kind: 'addOpening',
+      floor: 'ground',
+      opening: 'door',
+      face: key,
+      end: 'left',
+      offset: 500,
+      width: 900,
+      height: 2000,
+    },
+    'd',
+  );
+  return plan;
+}
+const svgOf = (plan: Plan, scale = 50) =>
+  floorToSvg(deriveFloor(plan, 'ground'), { scale, title: plan.job.name, north: 20 });
+
+interface SvgPath {
+  '@_data-role': string;
+  '@_d': string;
+}
+
+/** An independent reader: a general XML parser. */
+function read(svg: string) {
+  expect(XMLValidator.validate(svg)).toBe(true);
+  const { svg: root } = new XMLParser({
+    ignoreAttributes: false,
+    isArray: (tag) => tag === 'path' || tag === 'text',
+  }).parse(svg);
+  const plan = root.g.find((g: { '@_id': string }) => g['@_id'] === 'plan');
+  return { root, plan: plan as { path: SvgPath[]; text: { '#text': string }[] } };
+}
+const points = (d: string) =>
+  [...d.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map((m) => ({ x: Number(m[1]), y: Number(m[2]) }));
+
+describe('the plan as SVG', () => {
+  test.each([
+    [50, 84],
+    [20, 210],
+    [100, 42],
+  ])('at 1:%d a wall of 4.20 m is %d mm (ISO 5455 scales; exact)', (scale, expected) => {
+    const { plan } = read(svgOf(house('Barn'), scale));
+    const line = points(plan.path.find((path) => path['@_data-role'] === 'dimension.taped')!['@_d']);
+    expect(line.at(-1)!.x - line[0]!.x).toBeCloseTo(expected, 2);
+  });
+
+  test('is in millimetres on paper: width, height and view box agree', () => {
+    const { root } = read(svgOf(house('Barn')));
+    const [, , width, height] = root['@_viewBox'].split(' ').map(Number);
+    expect(root['@_width']).toBe(`${width}mm`);
+    expect(root['@_height']).toBe(`${height}mm`);
+    // 4.20 m and two walls of 250 mm at 1:50, and 12 mm of margin each side
+    expect(width).toBeCloseTo(94 + 24, 2);
+  });
+
+  test('has walls, door, lengths, label, scale bar and north', () => {
+    const svg = svgOf(house('Barn'));
+    const { plan } = read(svg);
+    expect(new Set(plan.path.map((path) => path['@_data-role']))).toEqual(
+      new Set([
+        'floor',
+        'wall.cut',
+        'opening.gap',
+        'door.leaf',
+        'door.swing',
+        'dimension.rough',
+        'dimension.taped',
+        'dimension.tick',
+      ]),
+    );
+    expect(plan.text.map((text) => text['#text'])).toEqual(
+      expect.arrayContaining(['Barn', '4.20 m', '≈ 3.00 m', '≈ 12.60 m²']),
+    );
+    expect(svg).toMatch(/id="scale-bar".*1\.00 m.*2\.00 m/);
+    expect(svg).toContain('rotate(20)');
+  });
+
+  test('the door swings through a quarter of a circle of its width', () => {
+    const { plan } = read(svgOf(house('Barn')));
+    const swing = plan.path.find((path) => path['@_data-role'] === 'door.swing')!['@_d'];
+    const [, x1, y1, r, x2, y2] = /M ([\d.]+) ([\d.]+) A ([\d.]+) [\d.]+ 0 0 \d ([\d.]+) ([\d.]+)/
+      .exec(swing)!
+      .map(Number);
+    expect(r).toBeCloseTo(18, 3);
+    expect(Math.hypot(x2! - x1!, y2! - y1!)).toBeCloseTo(18 * Math.SQRT2, 2);
+  });
+
+  test('any name makes well-formed XML', () => {
+    for (const name of ['<b>&"quoted"</b>', '🏠 Zoë', 'bell\u0007', ']]>']) {
+      const plan = house('x');
+      read(svgOf({ ...plan, job: { ...plan.job, name } }));
+    }
+  });
+
+  test('an empty floor is a sheet without walls', () => {
+    read(floorToSvg(deriveFloor(newPlan({ name: 'Empty' }), 'ground'), { scale: 50, title: 'Empty', north: 0 }));
+  });
+});
+
+describe('the rooms as CSV', () => {
+  test('reads back with its figures', () => {
+    const { data, errors } = Papa.parse<Record<string, string>>(roomsToCsv(house('Barn')), { header: true });
+    expect(errors).toEqual([]);
+    // 2 × (4.20 + 3.00) × 2.40 − 0.90 × 2.00
+    expect(data).toEqual([
+      {
+        Floor: 'Ground floor',
+        Room: 'Barn',
+        'Net internal floor area (m²)': '12.600',
+        'Perimeter (m)': '14.400',
+        'Ceiling height (m)': '2.400',
+        'Wall area less openings (m²)': '32.760',
+        'Volume (m³)': '30.240',
+        Lengths: 'some rough',
+      },
+    ]);
+  });
+
+  test('feet for a job in feet', () => {
+    const { data } = Papa.parse<Record<string, string>>(roomsToCsv(house('Barn', 'imperial')), { header: true });
+    expect(Number(data[0]!['Net internal floor area (ft²)'])).toBeCloseTo(12.6 / 0.09290304, 1);
+  });
+
+  test.each(['=1+1', 'a,b', 'say "hi"', 'two\nlines'])('a room called %s stays one cell, and no formula', (name) => {
+    const { data } = Papa.parse<Record<string, string>>(roomsToCsv(house(name)), { header: true });
+    expect(data).toHaveLength(1);
+    expect(data[0]!.Room!.replace(/^'/, '')).toBe(name.trim());
+    expect(data[0]!.Room!.startsWith('=')).toBe(false);
+  });
+});
