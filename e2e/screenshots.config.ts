@@ -8,5 +8,5 @@ export default defineConfig({
   workers: 1,
   outputDir: '../test-results',
   globalSetup: './cluster.ts',
-  use: CHROMIUM,
+  use: { ...CHROMIUM, actionTimeout: 8_000 },
 });

@@ -33,7 +33,7 @@ plain.describe('on a phone', () => {
     await page.goto('/job/quince-cottage');
     await length(page, '12′ 6″').waitFor();
     await finger.tap(await middleOf(length(page, '12′ 6″')));
-    await page.getByTestId('strip-window').tap();
+    await finger.tap(await middleOf(page.getByTestId('strip-window')));
     await picture(page, 'phone-window-imperial');
     await page.goto('/job/ferry-house');
     await finger.tap(await middleOf(page.getByTestId(/^name/).getByText('Ticket hall')));
