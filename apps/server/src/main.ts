@@ -4,7 +4,7 @@ import { openDatabase } from './database/database';
 import { seedDemo } from './demo/seed';
 import { createApp } from './http/app';
 
-const { DATABASE_URL, PORT = '4180', HOST = '0.0.0.0', CLIENT_DIST, LOG_LEVEL = 'info' } = process.env;
+const { DATABASE_URL, PORT = '4180', HOST = '0.0.0.0', CLIENT_DIST, CLIENT_ORIGIN, LOG_LEVEL = 'info' } = process.env;
 const log = pino({ level: LOG_LEVEL });
 
 if (!DATABASE_URL) {
@@ -14,7 +14,12 @@ if (!DATABASE_URL) {
 
 const database = await openDatabase(DATABASE_URL);
 await seedDemo(database);
-const app = createApp({ database, log, ...(CLIENT_DIST && { client: resolve(CLIENT_DIST) }) });
+const app = createApp({
+  database,
+  log,
+  ...(CLIENT_DIST && { client: resolve(CLIENT_DIST) }),
+  ...(CLIENT_ORIGIN && { clientOrigin: CLIENT_ORIGIN }),
+});
 
 const server = app.listen(Number(PORT), HOST, () => log.info(`listening on port ${PORT}`));
 server.on('error', (error: NodeJS.ErrnoException) => {

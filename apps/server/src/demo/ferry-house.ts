@@ -21,7 +21,9 @@ export function ferryHouse(): { id: string; plan: Plan } {
   const kitchen = build.room("Keeper's kitchen", 0, 4065, 3600, 7400);
   build.tape(kitchen, 'bottom', '3.615');
   build.tape(kitchen, 'left', '3.28');
-  build.room('Net store', 3615, 4065, 9210, 7445);
+  // between the kitchen and the outer walls of the rooms above and beside it
+  const { a: topLeft, b: bottomLeft } = build.face(kitchen, 'right');
+  build.room('Net store', topLeft.x, topLeft.y, build.face(waiting, 'right').b.x, bottomLeft.y);
   build.height(hall, '2.95');
   build.opening('door', hall, 'left', '0.62', { width: '1.01', height: '2.10' });
   build.opening('window', hall, 'top', '0.80', { width: '1.45', height: '1.35', sill: '0.85' });

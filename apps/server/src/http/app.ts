@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { LARGEST_BODY } from '@velvet-tape/contract';
 import compression from 'compression';
+import cors from 'cors';
 import express, { type Express } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
@@ -19,12 +20,14 @@ export interface AppOptions {
   readonly log: Logger;
   /** Folder of the built client; without one only the service is there. */
   readonly client?: string;
+  /** Where the client is served from while developing, when that is not here. */
+  readonly clientOrigin?: string;
   /** Requests a minute from one address; more are asked to wait. */
   readonly mostRequests?: number;
 }
 
 /** The whole service: `/api`, `/healthz`, the OpenAPI document, and the client. */
-export function createApp({ database, log, client, mostRequests = 1200 }: AppOptions): Express {
+export function createApp({ database, log, client, clientOrigin, mostRequests = 1200 }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger: log, autoLogging: { ignore: (request) => !request.url?.startsWith('/api') } }));
@@ -37,6 +40,7 @@ export function createApp({ database, log, client, mostRequests = 1200 }: AppOpt
   });
 
   const api = express.Router();
+  if (clientOrigin) api.use(cors({ origin: clientOrigin }));
   api.use(
     rateLimit({
       windowMs: 60_000,

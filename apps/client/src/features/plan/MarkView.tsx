@@ -6,6 +6,9 @@ import { FONTS, type HouseColours } from '../../ui/theme';
 /** Thin lines keep their width on screen whatever the zoom. */
 const THIN = { vectorEffect: 'non-scaling-stroke' } as const;
 
+/** A rim of floor round lettering, so that a line behind it does not cut through. */
+const HALO = { strokeWidth: 4, strokeLinejoin: 'round', paintOrder: 'stroke', ...THIN } as const;
+
 interface Props {
   mark: Mark;
   colours: HouseColours;
@@ -26,6 +29,8 @@ export const MarkView = memo(function MarkView({ mark, colours, lettering }: Pro
           fontSize={lettering * mark.size}
           fontFamily={mark.role === 'room.name' ? FONTS.serif : FONTS.sans}
           fill={soft ? colours.inkSoft : colours.ink}
+          {...HALO}
+          stroke={colours.floor}
         >
           {mark.text}
         </Text>

@@ -51,7 +51,8 @@ function depthOf(face: WallFace): number {
 function FaceMark({ face, colours, px }: { face: WallFace; colours: HouseColours; px: number }) {
   const inward = rightOf(face.d);
   const outer = -depthOf(face);
-  const body = [face.a, face.b, moved(face.b, inward, outer), moved(face.a, inward, outer)];
+  const at = (along: number, off: number) => moved(moved(face.a, face.d, along), inward, off);
+  const solid = gapsOf(face).map(({ from, to }) => [at(from, 0), at(to, 0), at(to, outer), at(from, outer)]);
   const grip = moved(middle(face.a, face.b), inward, outer / 2);
   const arrow = (way: 1 | -1) => {
     const tip = moved(grip, inward, way * 17 * px);
@@ -60,18 +61,17 @@ function FaceMark({ face, colours, px }: { face: WallFace; colours: HouseColours
   };
   return (
     <G>
-      <Path
-        d={ring(body)}
-        fill={colours.brass}
-        fillOpacity={0.72}
-        stroke={colours.brassDeep}
-        strokeWidth={1.5}
-        {...THIN}
-      />
+      <Path d={solid.map(ring).join(' ')} fill={colours.brass} stroke={colours.brassDeep} strokeWidth={1.5} {...THIN} />
       <Circle testID="face-grip" cx={grip.x} cy={grip.y} r={8 * px} fill={colours.deepVelvet} />
       <Path d={`${arrow(1)} ${arrow(-1)}`} fill={colours.deepVelvet} stroke={colours.brass} strokeWidth={1} {...THIN} />
     </G>
   );
+}
+
+/** The stretches of a face between its openings. */
+function gapsOf(face: WallFace): { from: number; to: number }[] {
+  const ends = [0, ...face.openings.flatMap((on) => [on.from, on.to]), face.length];
+  return Array.from({ length: ends.length / 2 }, (_, i) => ({ from: ends[2 * i]!, to: ends[2 * i + 1]! }));
 }
 
 /** The corner that will move, and the one that stays: a dot and a square. */

@@ -13,7 +13,7 @@ import { PlanCanvas } from './PlanCanvas';
 import { RoomCard } from './RoomCard';
 import { TapeStrip } from './TapeStrip';
 import { Toolbar } from './Toolbar';
-import { planActions } from './plan-slice';
+import { type PlanState, planActions } from './plan-slice';
 import { closeJob, openJob } from './session';
 import { KEYS, useShortcuts } from './shortcuts';
 import { viewActions } from './view-slice';
@@ -176,13 +176,15 @@ function Notice() {
   );
 }
 
-function NotReady({ loading }: { loading: 'no' | 'loading' | 'missing' | 'offline' }) {
+function NotReady({ loading }: { loading: Exclude<PlanState['loading'], 'ready'> }) {
+  const unreadable = useAppSelector((state) => state.plan.unreadable);
   const router = useRouter();
   const colours = useColours();
   const words = {
     no: '',
     loading: 'Unrolling the plan…',
     missing: 'There is no such job here.',
+    unreadable,
     offline: 'This job is not on this device, and the server can’t be reached. Try again when there is a connection.',
   }[loading];
   return (
@@ -191,7 +193,7 @@ function NotReady({ loading }: { loading: 'no' | 'loading' | 'missing' | 'offlin
       <Text variant="titleMedium" style={{ textAlign: 'center' }}>
         {words}
       </Text>
-      {(loading === 'missing' || loading === 'offline') && (
+      {loading !== 'loading' && loading !== 'no' && (
         <Button mode="contained" contentStyle={{ minHeight: TOUCH }} onPress={() => router.dismissTo('/')}>
           Back to the jobs
         </Button>

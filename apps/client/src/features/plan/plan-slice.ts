@@ -27,9 +27,14 @@ interface Step {
   readonly change: PlanChange;
 }
 
+/** Why a job could not be opened. */
+export type NotOpened = { why: 'missing' | 'offline' } | { why: 'unreadable'; reason: string };
+
 export interface PlanState {
   jobId: string | null;
-  loading: 'no' | 'loading' | 'ready' | 'missing' | 'offline';
+  loading: 'no' | 'loading' | 'ready' | NotOpened['why'];
+  /** Why the stored plan can't be read. */
+  unreadable: string;
   plan: Plan | null;
   /** What this tab last knew the device to have. */
   seen: Plan | null;
@@ -52,6 +57,7 @@ const emptyPad: PlanState['pad'] = { field: null, text: '', moves: 'to', scope: 
 const initial: PlanState = {
   jobId: null,
   loading: 'no',
+  unreadable: '',
   plan: null,
   seen: null,
   past: [],
@@ -92,8 +98,9 @@ const slice = createSlice({
       const empty = Object.keys(payload.walls).length === 0;
       Object.assign(state, { loading: 'ready', plan: payload, seen: payload, tool: empty ? 'room' : 'choose' });
     },
-    notOpened: (state, { payload }: PayloadAction<'missing' | 'offline'>) => {
-      state.loading = payload;
+    notOpened: (state, { payload }: PayloadAction<NotOpened>) => {
+      state.loading = payload.why;
+      if (payload.why === 'unreadable') state.unreadable = payload.reason;
     },
     closed: (state) => ({ ...initial, sync: state.sync }),
     edited: (state, { payload }: PayloadAction<{ plan: Plan; name: string }>) => {

@@ -1,9 +1,9 @@
 import type { Plan } from '@velvet-tape/core';
-import { mergePlans, repairPlan } from '@velvet-tape/core';
+import { mergePlans, readPlan, repairPlan } from '@velvet-tape/core';
 import { randomSeed } from '../../store/seed';
 import type { AppDispatch, RootState } from '../../store/store';
 import { store } from '../../store/store';
-import { Offline } from '../../sync/api';
+import { Offline, Refused } from '../../sync/api';
 import { device, saveOnDevice } from '../../sync/device';
 import { SyncEngine } from '../../sync/engine';
 import { planActions } from './plan-slice';
@@ -35,9 +35,15 @@ export const openJob =
       if (!(await device.jobs.get(id))) await syncEngine().fetch(id);
       const job = await device.jobs.get(id);
       if (getState().plan.jobId !== id) return;
-      dispatch(job ? planActions.opened(job.plan) : planActions.notOpened('missing'));
+      const read = job ? readPlan(job.plan) : null;
+      if (!read) dispatch(planActions.notOpened({ why: 'missing' }));
+      else if (!read.ok) dispatch(planActions.notOpened({ why: 'unreadable', reason: read.reason }));
+      else dispatch(planActions.opened(read.plan));
     } catch (error) {
-      dispatch(planActions.notOpened(error instanceof Offline ? 'offline' : 'missing'));
+      if (error instanceof Offline) dispatch(planActions.notOpened({ why: 'offline' }));
+      else if (error instanceof Refused && error.status !== 404)
+        dispatch(planActions.notOpened({ why: 'unreadable', reason: error.message }));
+      else dispatch(planActions.notOpened({ why: 'missing' }));
     }
     syncEngine().watch(id);
   };
