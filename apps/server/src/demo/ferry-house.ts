@@ -24,6 +24,9 @@ export function ferryHouse(): { id: string; plan: Plan } {
   // between the kitchen and the outer walls of the rooms above and beside it
   const { a: topLeft, b: bottomLeft } = build.face(kitchen, 'right');
   build.room('Net store', topLeft.x, topLeft.y, build.face(waiting, 'right').b.x, bottomLeft.y);
+  // sketched, not taped yet
+  const quay = build.face(waiting, 'right').b;
+  build.room('Porch', quay.x, quay.y - 2600, quay.x + 1900, quay.y - 400);
   build.height(hall, '2.95');
   build.opening('door', hall, 'left', '0.62', { width: '1.01', height: '2.10' });
   build.opening('window', hall, 'top', '0.80', { width: '1.45', height: '1.35', sill: '0.85' });

@@ -1,5 +1,5 @@
 import type { WallFace } from '../derived';
-import { middle, moved, rightOf } from '../geometry';
+import { between, moved, rightOf } from '../geometry';
 import { formatLength, roughly } from '../units';
 import type { DrawingStyle, Mark, Role } from './marks';
 
@@ -14,18 +14,22 @@ const OFF = 1.1;
 /** Width of a figure of lettering, as a share of its height: for leaving out what has no room. */
 const FIGURE_WIDTH = 0.6;
 
-const remembered = new WeakMap<WallFace, { lettering: number; units: string; marks: Mark[] }>();
+/** In a narrow room the figure stands at this share of the face, clear of the label in the middle. */
+const ASIDE = 0.23;
+
+const remembered = new WeakMap<WallFace, { style: DrawingStyle; aside: boolean; marks: Mark[] }>();
 
 /** The length of a face along its inside: a dashed line for a rough one, a solid one with tape-end ticks for a taped one. */
-export function drawDimension(face: WallFace, style: DrawingStyle): Mark[] {
+export function drawDimension(face: WallFace, style: DrawingStyle, aside: boolean): Mark[] {
   const last = remembered.get(face);
-  if (last && last.lettering === style.lettering && last.units === style.units) return last.marks;
-  const marks = draw(face, style);
-  remembered.set(face, { ...style, marks });
+  if (last?.style.lettering === style.lettering && last.style.units === style.units && last.aside === aside)
+    return last.marks;
+  const marks = draw(face, style, aside);
+  remembered.set(face, { style, aside, marks });
   return marks;
 }
 
-function draw(face: WallFace, { lettering, units }: DrawingStyle): Mark[] {
+function draw(face: WallFace, { lettering, units }: DrawingStyle, aside: boolean): Mark[] {
   const rough = face.provenance === 'rough';
   const text = roughly(rough, formatLength(face.length, units, rough ? 'coarse' : 'fine'));
   const width = text.length * lettering * FIGURE_WIDTH;
@@ -36,7 +40,7 @@ function draw(face: WallFace, { lettering, units }: DrawingStyle): Mark[] {
   const b = moved(face.b, inward, off);
   const role = ROLE[face.provenance];
   const half = Math.min(width / 2 + lettering * 0.4, face.length / 2);
-  const centre = middle(a, b);
+  const centre = between(a, b, aside ? Math.max(ASIDE, half / face.length) : 0.5);
   const marks: Mark[] = [
     {
       kind: 'path',

@@ -31,7 +31,10 @@ function roomMarks(room: DerivedRoom, style: DrawingStyle): readonly Mark[] {
   const last = drawnRooms.get(room);
   if (last?.style.lettering === style.lettering && last.style.units === style.units) return last.marks;
   const shown = room.faces.filter((face) => !saidOpposite(face, room, style.lettering));
-  const marks = [...shown.flatMap((face) => drawDimension(face, style)), ...roomLabel(room, style)];
+  const marks = [
+    ...shown.flatMap((face) => drawDimension(face, style, isNarrow(room, face, style.lettering))),
+    ...roomLabel(room, style),
+  ];
   drawnRooms.set(room, { style, marks });
   return marks;
 }
@@ -60,6 +63,12 @@ function saidOpposite(face: WallFace, room: DerivedRoom, lettering: number): boo
       across < NARROW * lettering && (other.provenance === face.provenance ? i < at : other.provenance === 'taped')
     );
   });
+}
+
+/** Is the room, square to this face, too narrow for its label beside the dimension? */
+function isNarrow(room: DerivedRoom, face: WallFace, lettering: number): boolean {
+  const far = Math.max(...room.faces.map((other) => Math.abs(cross(face.d, subtract(other.a, face.a)))));
+  return far < NARROW * lettering && Math.abs(face.d.y) > 0.7;
 }
 
 /** Two dimensions and a label between them need this many lettering heights. */

@@ -25,7 +25,8 @@ export function Header({ wide }: { wide: boolean }) {
   const [menu, setMenu] = useState(false);
   if (!plan) return null;
   const totals = jobTotals(plan);
-  const { icon, words } = SYNC[sync.state];
+  const { icon } = SYNC[sync.state];
+  const words = [SYNC[sync.state].words, sync.message].filter(Boolean).join(': ');
   const keys = (label: string, key: string) => (wide ? `${label} (${key})` : label);
   const choose = (action: () => void) => () => {
     setMenu(false);

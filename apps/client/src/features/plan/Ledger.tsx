@@ -45,7 +45,7 @@ export function Ledger() {
         );
       })}
       {floor.rooms.length === 0 && <Text style={{ color: colours.inkSoft }}>No rooms yet.</Text>}
-      <View style={styles.row}>
+      <View style={[styles.row, { borderColor: colours.linenDeep }]}>
         <Text style={[styles.name, { color: colours.inkSoft }]}>Net internal floor area</Text>
         <Text style={[styles.area, { color: colours.ink }]}>{roughly(floor.rough, formatArea(floor.area, units))}</Text>
       </View>
