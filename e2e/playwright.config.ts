@@ -4,12 +4,12 @@ import { CHROMIUM, PHONE, WIDE } from './browser';
 /** Long journeys through the built application, each with a server of its own that it may stop and start. */
 export default defineConfig({
   testDir: 'journeys',
-  timeout: 120_000,
-  expect: { timeout: 10_000 },
+  timeout: 300_000,
+  expect: { timeout: 20_000 },
   workers: 1,
   retries: 0,
   outputDir: '../test-results',
-  use: { actionTimeout: 8_000, screenshot: 'only-on-failure' },
+  use: { actionTimeout: 20_000, screenshot: 'only-on-failure' },
   globalSetup: './cluster.ts',
   projects: [
     { name: 'phone', testMatch: /phone\..*\.spec\.ts/, use: { ...CHROMIUM, ...PHONE } },

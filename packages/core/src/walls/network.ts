@@ -45,6 +45,8 @@ class LinkedHalf implements HalfWall {
   twin!: LinkedHalf;
   star!: CornerStar;
   place = 0;
+  /** Its angle at the corner it leaves, as a number to order by. */
+  turn = 0;
   /** The last walk that came by here. */
   walk = 0;
   private heading: Point | null = null;
@@ -87,7 +89,7 @@ class CornerStar implements Star {
 
   order(): void {
     const { around, corner } = this;
-    if (around.length > 2) around.sort((one, two) => clockwise(corner, one.end, two.end));
+    if (around.length > 2) orderClockwise(corner, around);
     for (let i = 0; i < around.length; i += 1) {
       around[i]!.place = i;
       around[i]!.star = this;
@@ -122,7 +124,9 @@ const remembered = new WeakMap<Corner, { around: readonly LinkedHalf[]; joints: 
 class LinkedNetwork implements Network {
   readonly stars = new Map<Id, CornerStar>();
   private cornerMap: Map<Id, Corner> | null = null;
-  private readonly halves = new Map<Id, LinkedHalf>();
+  /** Every wall from start to end, in the order of the walls. */
+  readonly forward: LinkedHalf[] = [];
+  private byId: Map<Id, LinkedHalf> | null = null;
 
   constructor(
     corners: Collection<Corner>,
@@ -137,7 +141,7 @@ class LinkedNetwork implements Network {
       back.twin = there;
       start.around.push(there);
       end.around.push(back);
-      this.halves.set(wall.id, there);
+      this.forward.push(there);
     }
     for (const star of this.stars.values()) star.order();
   }
@@ -156,7 +160,8 @@ class LinkedNetwork implements Network {
   }
 
   half(wall: Id, forward: boolean): LinkedHalf {
-    const there = this.halves.get(wall)!;
+    this.byId ??= new Map(this.forward.map((half) => [half.wall.id, half]));
+    const there = this.byId.get(wall)!;
     return forward ? there : there.twin;
   }
 
@@ -170,7 +175,7 @@ class LinkedNetwork implements Network {
 
 /** The last few networks: an edit asks for the same one many times, and a drag for the one it began with at every step. */
 const recent: LinkedNetwork[] = [];
-const KEPT = 6;
+const KEPT = 4;
 
 /**
  * The walls of one floor as a graph of corners, each with its walls in clockwise order and their joints.
@@ -185,12 +190,35 @@ export function networkOf(corners: Collection<Corner>, walls: readonly Wall[]): 
   return network;
 }
 
-/** Order of two points round a centre, clockwise on the sheet from straight right. Exact. */
-function clockwise(centre: Point, a: Point, b: Point): number {
-  const upperA = a.y < centre.y || (a.y === centre.y && a.x < centre.x);
-  const upperB = b.y < centre.y || (b.y === centre.y && b.x < centre.x);
-  if (upperA !== upperB) return upperA ? 1 : -1;
-  return -side(centre, a, b);
+/**
+ * Puts the walls leaving a corner in clockwise order on the sheet, from straight right. By a number that grows with
+ * the angle; where two are too close for it, by exact predicate.
+ */
+function orderClockwise(centre: Point, around: LinkedHalf[]): void {
+  for (const half of around) half.turn = turnOf(half.end.x - centre.x, half.end.y - centre.y);
+  for (let i = 1; i < around.length; i += 1) {
+    const half = around[i]!;
+    let j = i - 1;
+    while (j >= 0 && comesAfter(centre, around[j]!, half)) {
+      around[j + 1] = around[j]!;
+      j -= 1;
+    }
+    around[j + 1] = half;
+  }
+}
+
+/** Grows with the clockwise angle of (x, y) from straight right: 0 to 4, without trigonometry. */
+function turnOf(x: number, y: number): number {
+  const slope = y / (Math.abs(x) + Math.abs(y));
+  if (x < 0) return 2 - slope;
+  return slope < 0 ? 4 + slope : slope;
+}
+
+const TOO_CLOSE = 1e-12;
+
+function comesAfter(centre: Point, one: LinkedHalf, two: LinkedHalf): boolean {
+  const difference = one.turn - two.turn;
+  return Math.abs(difference) > TOO_CLOSE ? difference > 0 : side(centre, two.end, one.end) > 0;
 }
 
 /**
@@ -220,9 +248,9 @@ let walks = 0;
 export function closedWalks(network: Network): { halves: HalfWall[]; corners: Corner[] }[] {
   walks += 1;
   const found: { halves: HalfWall[]; corners: Corner[] }[] = [];
-  for (const wall of network.walls) {
-    const there = network.half(wall.id, true) as LinkedHalf;
-    for (const first of [there, there.twin]) {
+  for (const there of (network as LinkedNetwork).forward) {
+    for (let side = 0; side < 2; side += 1) {
+      const first = side === 0 ? there : there.twin;
       if (first.walk === walks) continue;
       const halves: HalfWall[] = [];
       const corners: Corner[] = [];
