@@ -40,8 +40,8 @@ ensure_dependencies() {
 ensure_client() {
   mkdir -p .state
   local now
-  now=$(find apps/client packages -type f \( -path '*/node_modules' -o -path '*/dist/*' -o -path '*/.expo/*' -o -path '*/tests/*' \) -prune -o -type f -print |
-    grep -v -E '/(node_modules|dist|\.expo|tests|bench)/' | LC_ALL=C sort | xargs sha256sum package-lock.json | sha256sum | cut -d' ' -f1)
+  now=$(find apps/client packages -type f | grep -v -E '/(node_modules|dist|\.expo|tests|bench)/' |
+    LC_ALL=C sort | xargs sha256sum package-lock.json | sha256sum | cut -d' ' -f1)
   if [ ! -f apps/client/dist/index.html ] || [ "$(cat .state/client 2>/dev/null)" != "$now" ]; then
     say "Building the client (one to three minutes the first time)"
     npm run build --silent >.state/build.log 2>&1 || { tail -n 30 .state/build.log; fail "The client could not be built; see .state/build.log"; }

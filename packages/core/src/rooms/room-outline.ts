@@ -52,17 +52,20 @@ export interface RoomOutline {
  */
 export function roomOutline(network: Network, face: Face): RoomOutline {
   const loops = face.holes.length > 0 ? [face.outline, ...face.holes] : [face.outline];
-  const joints = loops.flatMap((loop) => loop.halves.map(jointAfter));
-  const last = remembered.get(joints[0]!);
-  if (last && last.joints.length === joints.length && last.joints.every((joint, i) => joint === joints[i]))
-    return last.outline;
+  const halves = loops.flatMap((loop) => loop.halves);
+  const first = jointAfter(halves[0]!);
+  const last = remembered.get(first);
+  if (last && sameWalk(last.halves, halves)) return last.outline;
   const outline = outlineOf(network, loops);
-  remembered.set(joints[0]!, { joints, outline });
+  remembered.set(first, { halves, outline });
   return outline;
 }
 
-/** Every joint belongs to one room: while all joints of an outline are the same, so is the outline. */
-const remembered = new WeakMap<Joint, { joints: readonly Joint[]; outline: RoomOutline }>();
+/** Every joint belongs to one room: while all joints and walls of an outline are the same, so is the outline. */
+const remembered = new WeakMap<Joint, { halves: readonly HalfWall[]; outline: RoomOutline }>();
+
+const sameWalk = (a: readonly HalfWall[], b: readonly HalfWall[]): boolean =>
+  a.length === b.length && a.every((half, i) => half.wall === b[i]!.wall && jointAfter(half) === jointAfter(b[i]!));
 
 function outlineOf(network: Network, loops: readonly Loop[]): RoomOutline {
   const runs = loops.flatMap(runsOf);

@@ -113,11 +113,18 @@ class CornerStar implements Star {
 
   private make(): readonly Joint[] {
     const { around, corner } = this;
-    const joints = around.map((half, i) => joint(corner, half, around[(i + 1) % around.length]!));
+    const made = around.map((half, i) => joint(corner, half, around[(i + 1) % around.length]!));
+    // a wall that only got longer leaves its corner as it was
+    const last = remembered.get(corner)?.joints;
+    const joints = last && alike(last, made) ? last : made;
     remembered.set(corner, { around, joints });
     return joints;
   }
 }
+
+const alike = (a: readonly Joint[], b: readonly Joint[]): boolean =>
+  a.length === b.length &&
+  a.every((one, i) => one.length === b[i]!.length && one.every((p, k) => p.x === b[i]![k]!.x && p.y === b[i]![k]!.y));
 
 const remembered = new WeakMap<Corner, { around: readonly LinkedHalf[]; joints: readonly Joint[] }>();
 

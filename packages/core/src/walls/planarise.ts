@@ -51,6 +51,10 @@ function settle(draft: Draft, floor: Id, wall: Wall, queue: Set<Id>, around: Sur
     removeWallPiece(draft, wall);
     return true;
   }
+  if (distance(a, b) < WELD) {
+    weld(draft, a.id, b.id, queue);
+    return false;
+  }
   const near = boundsOf(a, b);
   for (const corner of around.corners) {
     if (corner.id === wall.start || corner.id === wall.end || outside(near, corner)) continue;

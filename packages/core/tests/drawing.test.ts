@@ -1,0 +1,91 @@
+import { type Mark, type TextMark, drawFloor, jobTotals } from '../src';
+import { House } from './house';
+
+const style = { lettering: 125, units: 'metric' } as const;
+const texts = (marks: readonly Mark[]) =>
+  marks.filter((mark): mark is TextMark => mark.kind === 'text').map((mark) => mark.text);
+
+function hall() {
+  const house = new House();
+  return { house, id: house.box(0, 0, 4000, 3000) };
+}
+
+test('rough lengths carry ≈, taped ones ticks, and what follows is not written twice', () => {
+  const { house, id } = hall();
+  expect(texts(drawFloor(house.floor, style)).sort()).toEqual([
+    'Unnamed',
+    '≈ 12.00 m²',
+    '≈ 3.00 m',
+    '≈ 3.00 m',
+    '≈ 4.00 m',
+    '≈ 4.00 m',
+  ]);
+  house.tape(house.face(id, 'top'), 4205);
+  house.tape(house.face(id, 'right'), 3010);
+  const marks = drawFloor(house.floor, style);
+  expect(texts(marks).sort()).toEqual(['12.66 m²', '3.01 m', '4.205 m', 'Unnamed']);
+  expect(marks.filter((mark) => mark.role === 'dimension.tick')).toHaveLength(2);
+});
+
+test('lettering reads from the foot or the right of the sheet', () => {
+  const { house } = hall();
+  const turns = drawFloor(house.floor, style).flatMap((mark) => (mark.kind === 'text' ? [mark.turn] : []));
+  for (const turn of turns) expect(turn).toBeGreaterThan(-90.001);
+  for (const turn of turns) expect(turn).toBeLessThan(90.001);
+});
+
+test('a length that has no room is left out rather than written over its neighbours', () => {
+  const { house } = hall();
+  expect(texts(drawFloor(house.floor, { ...style, lettering: 900 }))).toEqual(['Unnamed', '≈ 12.00 m²']);
+});
+
+test('a door is drawn on the side it opens to, a window across its wall', () => {
+  const { house, id } = hall();
+  const face = house.face(id, 'top').key;
+  const door = house.do({
+    kind: 'addOpening',
+    floor: 'ground',
+    opening: 'door',
+    face,
+    end: 'left',
+    offset: 500,
+    width: 900,
+  })!;
+  house.do({ kind: 'addOpening', floor: 'ground', opening: 'window', face, end: 'right', offset: 500, width: 1000 });
+  const leaf = () => drawFloor(house.floor, style).find((mark) => mark.role === 'door.leaf')!;
+  const end = () => {
+    const mark = leaf();
+    return mark.kind === 'path' ? mark.rings[0]![1]! : null;
+  };
+  // hinged at its left jamb, open into the room
+  expect(end()).toEqual({ x: expect.closeTo(500, 6), y: expect.closeTo(900, 6) });
+  house.do({ kind: 'flipOpening', opening: door, what: 'hinge' });
+  expect(end()).toEqual({ x: expect.closeTo(1400, 6), y: expect.closeTo(900, 6) });
+  house.do({ kind: 'flipOpening', opening: door, what: 'swing' });
+  expect(end()).toEqual({ x: expect.closeTo(1400, 6), y: expect.closeTo(-250 - 900, 6) });
+  const glass = drawFloor(house.floor, style).find((mark) => mark.role === 'window.glass')!;
+  expect(glass.kind === 'path' && glass.rings[0]!.map((p) => p.y)).toEqual([-125, -125]);
+});
+
+test('while one wall is dragged, the marks of the rest are the very same', () => {
+  const { house, id } = hall();
+  const store = house.box(4000, 0, 7000, 3000);
+  house.box(0, 3000, 4000, 6000);
+  const before = new Map(drawFloor(house.floor, style).map((mark) => [`${mark.key} ${mark.role}`, mark]));
+  house.do({ kind: 'moveWall', floor: 'ground', face: house.face(store, 'right').key, by: -400 });
+  const after = drawFloor(house.floor, style);
+  const same = after.filter((mark) => before.get(`${mark.key} ${mark.role}`) === mark);
+  const ofHall = after.filter((mark) => mark.key === `floor ${id}` || mark.key === `name ${id}`);
+  expect(ofHall.every((mark) => same.includes(mark))).toBe(true);
+  expect(same.length).toBeGreaterThan(after.length / 2);
+});
+
+test('the totals of a job count all its floors', () => {
+  const { house } = hall();
+  house.plan = {
+    ...house.plan,
+    floors: { ...house.plan.floors, first: { id: 'first', name: 'First floor', level: 1 } },
+  };
+  house.do({ kind: 'drawBox', floor: 'first', a: { x: 0, y: 0 }, b: { x: 2000, y: 2000 } });
+  expect(jobTotals(house.plan)).toEqual({ rooms: 2, area: expect.closeTo(16e6, 3), rough: true });
+});
