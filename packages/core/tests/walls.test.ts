@@ -78,6 +78,20 @@ describe('joints', () => {
     expect(Math.min(...points.map((p) => p.x))).toBeGreaterThan(-4 * 50 - 1);
   });
 
+  test('where a face lies on the line of its wall, the body runs no spike out and back', () => {
+    const plan = planOf([3000, 0, 0, 0, 0, 250], [0, 0, 0, 3000, 0, 250]);
+    for (const { ring } of bodiesOf(networkOfPlan(plan))) {
+      ring.forEach((p, i) => {
+        const before = ring.at(i - 1)!;
+        const after = ring[(i + 1) % ring.length]!;
+        const turn = (p.x - before.x) * (after.x - p.x) + (p.y - before.y) * (after.y - p.y);
+        const area = (p.x - before.x) * (after.y - p.y) - (p.y - before.y) * (after.x - p.x);
+        expect(Math.abs(area) < 1e-6 && turn <= 0).toBe(false);
+      });
+    }
+    expect(covered(plan)).toBeCloseTo(bodyArea(plan), 3);
+  });
+
   test('a crossing of four walls is tiled without gap or overlap', () => {
     const plan = planOf([0, 0, 4000, 0], [2000, -2000, 2000, 2000], [200, -1500, 3800, 1500]);
     expect(bodyArea(plan)).toBeCloseTo(covered(plan), 0);

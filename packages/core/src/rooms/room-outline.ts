@@ -70,12 +70,18 @@ const sameWalk = (a: readonly HalfWall[], b: readonly HalfWall[]): boolean =>
 function outlineOf(network: Network, loops: readonly Loop[]): RoomOutline {
   const runs = loops.flatMap(runsOf);
   const rings = loops.map(innerRing);
-  const sound =
-    runs.every((run) => dot({ x: run.b.x - run.a.x, y: run.b.y - run.a.y }, run.d) >= 0) &&
-    rings.every(isSimple) &&
-    signedArea(rings[0]!) > 0;
+  const sound = loops.every(facesRunForward) && rings.every(isSimple) && signedArea(rings[0]!) > 0;
   const floor = sound ? rings : withoutBodies(network, loops);
   return { rings: floor, runs, area: Math.max(0, ringsArea(floor)) };
+}
+
+/** Does every face, from joint to joint, run the way its wall does? Where a wall is shorter than its neighbours are thick, one may not. */
+function facesRunForward({ halves }: Loop): boolean {
+  return halves.every((half, i) => {
+    const a = pointsAfter(halves[(i + halves.length - 1) % halves.length]!).at(-1)!;
+    const b = pointsAfter(half)[0]!;
+    return dot({ x: b.x - a.x, y: b.y - a.y }, half.d) > -1e-6;
+  });
 }
 
 const innerRing = (loop: Loop): Ring => loop.halves.flatMap(pointsAfter);

@@ -1,4 +1,4 @@
-import type { Point, Ring } from '../geometry';
+import { type Point, type Ring, cross, dot, subtract } from '../geometry';
 import type { Id, Wall } from '../plan/plan';
 import { type Joint, type Network, jointsBeside } from './network';
 
@@ -23,12 +23,39 @@ export function wallBody(network: Network, id: Id): WallBody {
   const start = network.corners.get(there.from)!;
   const end = network.corners.get(back.from)!;
   // walking clockwise: left face from start to end, then the right face back; each end owns the bevel at its right hand
-  const ring = [start, atStart.left.at(-1)!, ...ownRight(atEnd), end, atEnd.left.at(-1)!, ...ownRight(atStart)].map(
-    ({ x, y }) => ({ x, y }),
-  );
+  const ring = withoutSpikes([
+    start,
+    atStart.left.at(-1)!,
+    ...ownRight(atEnd),
+    end,
+    atEnd.left.at(-1)!,
+    ...ownRight(atStart),
+  ]);
   const body = { wall: there.wall, ring };
   remembered.set(there.wall, { joints, body });
   return body;
+}
+
+/** Below this, mm², three points turn no corner. */
+const FLAT = 1e-6;
+
+/** The ring without points that double another or run out and straight back, as where a face lies on the wall's line. */
+function withoutSpikes(ring: readonly Point[]): Ring {
+  const kept: Point[] = ring.map(({ x, y }) => ({ x, y }));
+  for (let i = 0; i < kept.length && kept.length > 3;) {
+    const before = kept[(i + kept.length - 1) % kept.length]!;
+    const at = kept[i]!;
+    const after = kept[(i + 1) % kept.length]!;
+    const out = subtract(at, before);
+    const on = subtract(after, at);
+    const spike = Math.abs(cross(out, on)) < FLAT && dot(out, on) <= 0;
+    if (!spike) i += 1;
+    else {
+      kept.splice(i, 1);
+      i = Math.max(0, i - 1);
+    }
+  }
+  return kept;
 }
 
 const allBodies = new WeakMap<Network, readonly WallBody[]>();

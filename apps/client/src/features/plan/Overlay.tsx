@@ -125,6 +125,7 @@ function OpeningMark({ face, opening, colours }: { face: WallFace; opening: Open
         {...THIN}
       />
       <Path
+        testID="chosen-opening"
         d={ring(body)}
         fill={colours.brass}
         fillOpacity={0.45}
