@@ -9,7 +9,19 @@ export class Finger {
   async drag(from: Px, to: Px, steps = 10): Promise<void> {
     await this.down([from]);
     for (let i = 1; i <= steps; i += 1) await this.move([between(from, to, i / steps)]);
+    await this.rest(to);
     await this.up();
+  }
+
+  /**
+   * The finger comes to rest before it is lifted. Lifted in full flight it would be a fling, and the browser takes the
+   * next tap for stopping that fling: no click comes of it.
+   */
+  async rest(...at: Px[]): Promise<void> {
+    for (let frame = 0; frame < 12; frame += 1) {
+      await this.page.evaluate(() => new Promise((resolve) => requestAnimationFrame(resolve)));
+      await this.move(at);
+    }
   }
 
   /** Two fingers, from one distance apart to another, round a point. */
@@ -20,6 +32,7 @@ export class Finger {
     ];
     await this.down(pair(from));
     for (let i = 1; i <= steps; i += 1) await this.move(pair(from + ((to - from) * i) / steps));
+    await this.rest(...pair(to));
     await this.up();
   }
 

@@ -43,6 +43,7 @@ test('feet inches and fractions are typed with the thumb', async ({ page }) => {
   for (const dx of [10, 20, 30, 40]) await finger.move([[window[0] + dx, window[1]]]);
   await expect(page.getByTestId('strip-gap-0')).not.toHaveText('2′ 0″');
   await expect(page.getByTestId('strip-gap-1')).not.toHaveText('6′ 0″');
+  await finger.rest([window[0] + 40, window[1]]);
   await finger.up();
   await expect(page.getByTestId('strip-gap-0')).not.toHaveText('2′ 0″');
   await key(page, 'Undo change opening').tap();

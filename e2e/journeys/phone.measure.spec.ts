@@ -139,6 +139,7 @@ test('a room and the room beside it are measured by touch, from first tap to fil
   await finger.down([door]);
   await finger.move([[door[0] + 40, door[1]]]);
   await finger.move([[door[0] + 80, door[1]]]);
+  await finger.rest([door[0] + 80, door[1]]);
   await expect(page.getByTestId('strip-gap-0')).not.toHaveText('0.60 m');
   await finger.up();
   await page.getByRole('button', { name: 'Flip hinge side' }).tap();
