@@ -37,6 +37,7 @@ function grid(n: number): { corners: Plan['corners']; walls: Wall[] } {
           end: id(x + dx, y + dy),
           left: 50,
           right: 50,
+          bulge: 0,
           kind: 'internal',
           typed: false,
         });

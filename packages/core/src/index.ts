@@ -6,6 +6,7 @@ export * from './openings';
 export * from './plan';
 export * from './rooms';
 export * from './snapping';
+export * from './solids';
 export * from './trueup';
 export * from './units';
 export * from './walls';

@@ -3,10 +3,12 @@ import { type DerivedFloor, type Intent, type Plan, type WallFace, applyEdit, de
 /** A plan under test, edited step by step as a person would. */
 export class House {
   plan: Plan;
-  private step = 0;
+  private step: number;
 
-  constructor(plan: Plan = newPlan({ name: 'Test house' })) {
+  /** `after` steps of another house whose plan is taken on, so that new ids are new. */
+  constructor(plan: Plan = newPlan({ name: 'Test house' }), after = 0) {
     this.plan = plan;
+    this.step = after;
   }
 
   /** Does it, and fails the test with the reason when it is refused. */
@@ -24,6 +26,15 @@ export class House {
     const result = applyEdit(this.plan, intent, `s${this.step}`);
     if (result.ok) this.plan = result.plan;
     return result.ok ? null : result.reason;
+  }
+
+  /** Does it; what was said about it. */
+  say(intent: Intent): readonly string[] {
+    this.step += 1;
+    const result = applyEdit(this.plan, intent, `s${this.step}`);
+    if (!result.ok) throw new Error(`Refused: ${result.reason}`);
+    this.plan = result.plan;
+    return result.notes;
   }
 
   box(x1: number, y1: number, x2: number, y2: number): string {

@@ -3,6 +3,7 @@ import {
   type Intent,
   type Plan,
   LEAST_FLOOR,
+  arcLength,
   applyEdit,
   componentsOf,
   changeBetween,
@@ -21,7 +22,26 @@ import {
 
 /** A gesture as numbers; what it means depends on the plan it meets. */
 const gesture = fc.record({
-  what: fc.constantFrom('box', 'box', 'box', 'move', 'tape', 'thickness', 'door', 'window', 'remove', 'height'),
+  what: fc.constantFrom(
+    ...([
+      'box',
+      'box',
+      'box',
+      'box',
+      'path',
+      'path',
+      'open',
+      'chalk',
+      'arc',
+      'close',
+      'bump',
+      'breast',
+      'bend',
+      'bend',
+    ] as const),
+    ...(['move', 'corner', 'split', 'heal', 'tape', 'tape', 'thickness', 'kind', 'flush', 'column', 'pier'] as const),
+    ...(['door', 'window', 'window', 'remove', 'height', 'shift', 'copy', 'mirror'] as const),
+  ),
   x: fc.integer({ min: 0, max: 40 }),
   y: fc.integer({ min: 0, max: 40 }),
   w: fc.integer({ min: 1, max: 20 }),
@@ -34,7 +54,20 @@ type Gesture = typeof gesture extends fc.Arbitrary<infer T> ? T : never;
 
 function intentOf(plan: Plan, g: Gesture): Intent | null {
   const floor = 'ground';
-  const faces = deriveFloor(plan, floor).rooms.flatMap((room) => room.faces);
+  const derived = deriveFloor(plan, floor);
+  const faces = [...derived.rooms.flatMap((room) => room.faces), ...derived.free];
+  const at = { x: g.x * 250 + g.jitter, y: g.y * 250 };
+  if (g.what === 'path' || g.what === 'open' || g.what === 'chalk') return pathOf(g, at);
+  if (g.what === 'arc')
+    return {
+      kind: 'drawPath',
+      floor,
+      points: [
+        { ...at, bulge: g.amount / 1500 },
+        { x: at.x + g.w * 250, y: at.y + g.h * 100 },
+      ],
+      closed: g.pick % 2 === 0,
+    };
   if (g.what === 'box' || faces.length === 0) {
     const a = { x: g.x * 250 + (g.pick % 3 === 0 ? g.jitter : 0), y: g.y * 250 };
     return { kind: 'drawBox', floor, a, b: { x: a.x + g.w * 250, y: a.y + g.h * 250 } };
@@ -57,6 +90,68 @@ function intentOf(plan: Plan, g: Gesture): Intent | null {
         time: '',
       };
     }
+    case 'close': {
+      const end = derived.openEnds[g.pick % Math.max(1, derived.openEnds.length)];
+      return end ? { kind: 'closeEnd', floor, corner: end.id, how: g.amount > 0 ? 'straight' : 'squared' } : null;
+    }
+    case 'bump':
+    case 'breast': {
+      const shape = g.what === 'breast' ? 'breast' : (['box', 'slanted', 'round'] as const)[g.pick % 3]!;
+      const depth = shape === 'breast' ? -Math.abs(g.amount) : g.amount;
+      return { kind: 'bump', floor, face: face.key, shape, from: g.x * 50, width: g.w * 150, depth, splay: g.h * 15 };
+    }
+    case 'bend':
+      return {
+        kind: 'bendWall',
+        floor,
+        face: face.key,
+        by: 'sagitta',
+        value: Math.abs(g.amount),
+        way: g.amount > 0 ? 'out' : 'in',
+      };
+    case 'corner':
+    case 'heal': {
+      const corners = [...derived.network.corners.values()];
+      const corner = corners[g.pick % corners.length]!;
+      if (g.what === 'heal') return { kind: 'removeCorner', floor, corner: corner.id };
+      return {
+        kind: 'moveCorner',
+        floor,
+        corner: corner.id,
+        to: { x: corner.x + g.amount, y: corner.y + g.jitter * 20 },
+      };
+    }
+    case 'split':
+      return { kind: 'addCorner', floor, face: face.key, along: g.w * 200 };
+    case 'kind':
+      return { kind: 'setWallKind', floor, face: face.key, as: (['party', 'chalk', 'wall'] as const)[g.w % 3]! };
+    case 'flush':
+      return { kind: 'keepFlush', floor, face: face.key, side: g.amount > 0 ? 'inside' : 'outside' };
+    case 'column':
+    case 'pier':
+      return {
+        kind: 'addSolid',
+        floor,
+        solid: g.what,
+        shape: g.amount > 0 ? 'round' : 'rectangle',
+        at,
+        turn: g.jitter,
+        width: g.w * 40,
+        depth: g.h * 30,
+      };
+    case 'shift':
+    case 'copy':
+    case 'mirror': {
+      if (!face.room) return null;
+      const motion = {
+        dx: g.amount * 4,
+        dy: g.jitter * 50,
+        turn: g.w % 3 === 0 ? g.h * 15 : 0,
+        mirror: g.what === 'mirror',
+        about: at,
+      };
+      return { kind: 'transformRooms', floor, rooms: [face.room], motion, copy: g.what === 'copy' };
+    }
     case 'thickness':
       return {
         kind: 'setThickness',
@@ -64,11 +159,14 @@ function intentOf(plan: Plan, g: Gesture): Intent | null {
         face: face.key,
         thickness: 80 + Math.abs(g.amount) / 5,
         scope: g.pick % 4 ? 'wall' : 'all',
+        grow: (['outwards', 'outwards', 'inwards', 'both'] as const)[g.h % 4]!,
       };
     case 'remove':
       return { kind: 'removeWall', floor, face: face.key };
     case 'height':
-      return { kind: 'setCeilingHeight', room: face.room, height: 2100 + Math.abs(g.amount), scope: 'room' };
+      return face.room === null
+        ? null
+        : { kind: 'setCeilingHeight', room: face.room, height: 2100 + Math.abs(g.amount), scope: 'room' };
     case 'door':
     case 'window':
       return {
@@ -83,6 +181,19 @@ function intentOf(plan: Plan, g: Gesture): Intent | null {
     default:
       return null;
   }
+}
+
+/** Corner by corner, now and then across itself. */
+function pathOf(g: Gesture, at: { x: number; y: number }): Intent {
+  const legs = 2 + (g.pick % 5);
+  const points = [at];
+  for (let i = 0; i < legs; i += 1) {
+    const last = points.at(-1)!;
+    const turn = ((i + (g.pick % 4)) * Math.PI) / 2 + (g.pick % 7 === 0 ? g.jitter / 60 : 0);
+    const length = i % 2 === 0 ? g.w * 250 : g.h * 250;
+    points.push({ x: last.x + Math.cos(turn) * length, y: last.y + Math.sin(turn) * length + (i % 3) * g.jitter });
+  }
+  return { kind: 'drawPath', floor: 'ground', points, closed: g.what === 'path', chalk: g.what === 'chalk' };
 }
 
 function play(gestures: readonly Gesture[], each: (before: Plan, after: Plan) => void): Plan {
@@ -129,21 +240,27 @@ test('floors of rooms do not overlap each other or the walls, and with the walls
         'ground',
       );
       const rooms = derived.rooms.flatMap((room) => room.outline.rings);
+      // a flattened arc is off by a tenth of a millimetre at most
+      const arcs = derived.network.walls.map((wall) => derived.network.half(wall.id, true).course.arc);
+      const flat = arcs.reduce((sum, arc) => sum + (arc ? 0.5 * arcLength(arc) : 0), 0) + 200 * derived.solids.length;
       const bodies = union(derived.bodies.map((body) => body.ring));
       const area = ringsArea(rooms);
-      expect(Math.abs(area - derived.area)).toBeLessThan(100);
-      expect(Math.abs(ringsArea(union(rooms)) - area)).toBeLessThan(2000);
-      expect(ringsArea(intersection(rooms, bodies))).toBeLessThan(2000);
+      expect(Math.abs(area - derived.area)).toBeLessThan(100 + flat);
+      expect(Math.abs(ringsArea(union(rooms)) - area)).toBeLessThan(2000 + flat);
+      expect(ringsArea(intersection(rooms, bodies))).toBeLessThan(2000 + flat);
       // outer rings only: what lies inside the outermost outline, solid or room
-      const outer = union([...derived.bodies.map((body) => body.ring), ...rooms]).filter(
-        (ring) => ringsArea([ring]) > 0,
-      );
+      const outer = union([
+        ...derived.bodies.map((body) => body.ring),
+        ...rooms,
+        ...derived.solids.map((s) => s.ring),
+      ]).filter((ring) => ringsArea([ring]) > 0);
       const solids = ringsArea(outer) - ringsArea(bodies) - area;
-      expect(solids).toBeGreaterThan(-5000);
-      // what is left over is pockets between walls too small to be a room; walls that only touch may enclose more
+      expect(solids).toBeGreaterThan(-5000 - flat);
+      // what is left over is what stands solid, and pockets between walls too small to be a room; walls that only touch may enclose more
+      const standing = derived.solids.reduce((sum, solid) => sum + ringsArea([solid.ring]), 0);
       const joined = new Set(componentsOf(derived.network).values()).size === 1;
       const closed = [...derived.network.stars.values()].every((star) => star.around.length > 1);
-      if (joined && closed) expect(solids).toBeLessThanOrEqual(LEAST_FLOOR * derived.bodies.length);
+      if (joined && closed) expect(solids).toBeLessThanOrEqual(LEAST_FLOOR * derived.bodies.length + standing + flat);
     }),
     {
       ...RUNS,
@@ -176,7 +293,9 @@ test('taped lengths hold through whatever else is done', () => {
       play(sequence, (_, after) => {
         const { network } = deriveFloor(after, 'ground');
         for (const reading of Object.values(after.readings)) {
-          expect(Math.abs(insideLength(network, reading.from, reading.to)! - reading.value)).toBeLessThan(1.01);
+          expect(Math.abs(insideLength(network, reading.from, reading.to, reading.kind)! - reading.value)).toBeLessThan(
+            1.01,
+          );
         }
       });
     }),

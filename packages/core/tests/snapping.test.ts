@@ -16,16 +16,47 @@ house.do({
 
 describe('what a point is caught by', () => {
   test.each([
-    ['in the thickness of the left wall', { x: -180, y: 1500 }, { x: 0, caughtX: 'wall' }],
-    ['just outside it', { x: -300, y: 1500 }, { x: 0, caughtX: 'wall' }],
-    ['level with a corner', { x: 9000, y: 60 }, { y: 0, caughtY: 'in line with corner' }],
-    ['in the middle of a room', { x: 2000, y: 1500 }, { x: 2000, y: 1500, caughtX: null, caughtY: null }],
-  ])('%s', (_, p, expected) => {
-    expect(snapPoint(house.floor, p, 100)).toMatchObject(expected);
+    ['in the thickness of the left wall', { x: -180, y: 1200 }, { x: 0, y: 1200 }, ['wall']],
+    ['just outside it', { x: -300, y: 1200 }, { x: 0 }, ['wall']],
+    ['a corner', { x: 4040, y: -30 }, { x: 4000, y: 0 }, ['corner']],
+    ['the middle of a wall', { x: 1960, y: 20 }, { x: 2000, y: 0 }, ['middle of wall']],
+    ['on in line with a wall', { x: 9000, y: 40 }, { y: 0 }, ['in line with wall']],
+    ['level with a corner both ways', { x: 7030, y: 5000 }, { x: 7000 }, ['in line with wall']],
+    ['in the middle of a room', { x: 2200, y: 1200 }, { x: 2200, y: 1200 }, []],
+  ])('%s', (_, p, expected, words) => {
+    const caught = snapPoint(house.floor, p, 100);
+    expect(caught).toMatchObject(expected);
+    expect(caught.guides.map((guide) => guide.word)).toEqual(words);
+  });
+
+  test('drawing a leg: square, and where that meets a wall', () => {
+    const from = { x: 1000, y: 1200 };
+    expect(snapPoint(house.floor, { x: 2500, y: 1250 }, 100, { from })).toMatchObject({
+      y: 1200,
+      guides: [{ word: 'square' }],
+    });
+    const onWall = snapPoint(house.floor, { x: 4060, y: 1260 }, 100, { from });
+    expect(onWall).toMatchObject({ x: 4000, y: 1200 });
+    expect(onWall.guides.map((guide) => guide.word).sort()).toEqual(['square', 'wall']);
+  });
+
+  test('drawing a leg: straight on from the one before, as long as another wall, or a round length', () => {
+    const heading = { x: Math.SQRT1_2, y: Math.SQRT1_2 };
+    const from = { x: 9000, y: 6000 };
+    const on = snapPoint(house.floor, { x: 11_150, y: 8110 }, 100, { from, heading });
+    expect(on.guides.map((guide) => guide.word)).toEqual(['straight on', 'same length']);
+    expect(Math.hypot(on.x - from.x, on.y - from.y)).toBeCloseTo(3000, 6);
+    const round = snapPoint(house.floor, { x: 11_610, y: 6013 }, 60, { from, step: 100 });
+    expect(round).toMatchObject({ x: 11_600, y: 6000 });
+    expect(round.guides.map((guide) => guide.word)).toEqual(['square', 'round length']);
+  });
+
+  test('zoomed in, the same point is let go', () => {
+    expect(snapPoint(house.floor, { x: 9000, y: 40 }, 20).guides).toEqual([]);
   });
 
   test('nothing when snapping is suspended', () => {
-    expect(snapPoint(house.floor, { x: -10, y: 10 }, 0)).toMatchObject({ x: -10, y: 10, caughtX: null });
+    expect(snapPoint(house.floor, { x: -10, y: 10 }, 0)).toEqual({ x: -10, y: 10, guides: [] });
   });
 });
 

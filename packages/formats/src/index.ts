@@ -1,2 +1,3 @@
 export * from './csv';
+export * from './path-data';
 export * from './svg';

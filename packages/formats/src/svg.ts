@@ -3,10 +3,11 @@ import {
   type Mark,
   type Point,
   type Role,
-  boxAround,
   drawFloor,
   formatLength,
+  ringsBox,
 } from '@velvet-tape/core';
+import { pathData } from './path-data';
 
 export interface SheetOptions {
   /** 50 for 1:50 */
@@ -24,6 +25,10 @@ const WALL = '#24102A';
 const STYLE: Partial<Record<Role, string>> = {
   floor: 'fill="#FFFFFF"',
   'wall.cut': `fill="${WALL}" stroke="${WALL}" stroke-width="0.02"`,
+  'solid.cut': `fill="#FFFFFF" stroke="${WALL}" stroke-width="${PAPER.medium}"`,
+  'solid.hatch': `fill="none" stroke="${WALL}" stroke-width="${PAPER.thin}"`,
+  'chalk.line': `fill="none" stroke="${INK}" stroke-width="${PAPER.thin}" stroke-dasharray="3 1 0.5 1"`,
+  'open.end': `fill="none" stroke="${INK}" stroke-width="${PAPER.medium}"`,
   'opening.gap': 'fill="#FFFFFF" stroke="#FFFFFF" stroke-width="0.02"',
   'door.leaf': `fill="none" stroke="${INK}" stroke-width="${PAPER.medium}"`,
   'door.swing': `fill="none" stroke="${INK}" stroke-width="${PAPER.thin}"`,
@@ -42,7 +47,7 @@ const STYLE: Partial<Record<Role, string>> = {
 export function floorToSvg(derived: DerivedFloor, { scale, title, north }: SheetOptions): string {
   const { units } = derived.plan.job;
   const marks = drawFloor(derived, { lettering: PAPER.lettering * scale, units });
-  const box = boxAround(derived.bodies.flatMap((body) => body.ring)) ?? { minX: 0, minY: 0, maxX: 1000, maxY: 1000 };
+  const box = ringsBox(derived.bodies.map((body) => body.ring)) ?? { minX: 0, minY: 0, maxX: 1000, maxY: 1000 };
   const width = Math.max((box.maxX - box.minX) / scale, 60) + 2 * PAPER.margin;
   const height = (box.maxY - box.minY) / scale + 2 * PAPER.margin + PAPER.foot;
   const paper = (p: Point): Point => ({
@@ -78,10 +83,7 @@ function paint(mark: Mark, paper: (p: Point) => Point, scale: number): string {
   const what = `data-role="${mark.role}" data-key="${escape(mark.key)}"`;
   const style = `${what} ${STYLE[mark.role] ?? ''}`;
   if (mark.kind === 'path') {
-    const d = mark.rings
-      .filter((ring) => ring.length > 1)
-      .map((ring) => `M ${ring.map((p) => at(paper(p))).join(' L ')}${mark.closed ? ' Z' : ''}`)
-      .join(' ');
+    const d = pathData(mark.rings, mark.closed, { place: paper, scale, say: mm });
     return `<path ${style} fill-rule="evenodd" d="${d}"/>`;
   }
   if (mark.kind === 'arc') {

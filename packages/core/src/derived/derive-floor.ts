@@ -1,15 +1,28 @@
-import { type Point } from '../geometry';
-import { type Id, type Opening, type Plan, type Reading, type Room, ceilingHeightOf, wallsOf } from '../plan/plan';
+import { type Point, alongOf, pointAt } from '../geometry';
+import {
+  type Corner,
+  type Id,
+  type Opening,
+  type Plan,
+  type Reading,
+  type Room,
+  type Solid,
+  ceilingHeightOf,
+  wallsOf,
+} from '../plan/plan';
 import { openingSpan } from '../openings';
 import {
   type FaceRun,
   type RoomMeasures,
   type RoomOutline,
   floorAt,
+  floorContains,
   floorsOf,
+  freeRuns,
   labelPoint,
   roomMeasures,
 } from '../rooms';
+import { type SolidOutline, solidOutline, withoutSolids } from '../solids';
 import { type Provenance, provenanceOf } from '../trueup';
 import { type Network, type WallBody, bodiesOf, networkOf, wallInsets } from '../walls';
 
@@ -20,12 +33,16 @@ export interface OpeningOnFace {
   readonly to: number;
 }
 
-/** One wall of a room, as the person in the room sees it: a straight inner face from corner to corner. */
+/** One wall as the person in the room sees it: an inner face from corner to corner. A wall that encloses no room is seen from its right. */
 export interface WallFace extends FaceRun {
-  readonly room: Id;
+  readonly room: Id | null;
   readonly provenance: Provenance;
   readonly reading: Reading | null;
   readonly openings: readonly OpeningOnFace[];
+}
+
+export interface SolidOnFloor extends SolidOutline {
+  readonly solid: Solid;
 }
 
 export interface DerivedRoom {
@@ -46,7 +63,12 @@ export interface DerivedFloor {
   readonly network: Network;
   readonly bodies: readonly WallBody[];
   readonly rooms: readonly DerivedRoom[];
+  /** Walls with no room on either side. */
+  readonly free: readonly WallFace[];
   readonly openings: readonly Opening[];
+  readonly solids: readonly SolidOnFloor[];
+  /** Corners where a wall ends at nothing. */
+  readonly openEnds: readonly Corner[];
   /** Net internal floor area of all rooms, mm². */
   readonly area: number;
   readonly rough: boolean;
@@ -67,15 +89,30 @@ function work(plan: Plan, floor: Id): DerivedFloor {
   const network = networkOf(plan.corners, wallsOf(plan, floor));
   const readings = Object.values(plan.readings).filter((reading) => reading.floor === floor);
   const provenance = provenanceOf(network, readings);
-  const read = new Map(readings.map((reading) => [`${reading.from}>${reading.to}`, reading]));
+  const read = new Map(readings.map((reading) => [readingKey(reading.kind, reading), reading]));
   const openings = Object.values(plan.openings).filter((opening) => plan.walls[opening.wall]?.floor === floor);
   const onWall = groupByWall(openings);
   const floors = floorsOf(network);
+  const solids = Object.values(plan.solids).flatMap((solid): SolidOnFloor[] => {
+    const outline = solid.floor === floor ? solidOutline(network, solid) : null;
+    return outline ? [remembering(solid, outline)] : [];
+  });
+  const seen = (run: FaceRun, room: Id | null) => {
+    const kind = run.bulge === 0 ? 'length' : 'chord';
+    return wallFace(
+      run,
+      room,
+      provenance(run.from, run.to, kind),
+      read.get(readingKey(kind, run)) ?? null,
+      openingsAlong(network, run, onWall),
+    );
+  };
   const derivedRooms = Object.values(plan.rooms)
     .filter((room) => room.floor === floor)
     .flatMap((room) => {
-      const outline = floorAt(floors, room.at)?.outline;
-      if (!outline) return [];
+      const whole = floorAt(floors, room.at)?.outline;
+      if (!whole) return [];
+      const outline = cleared(whole, solids);
       const ceilingHeight = ceilingHeightOf(plan, room);
       const last = rooms.get(outline);
       // without readings every length is rough: then the room is as it was when its outline and its openings are
@@ -89,15 +126,7 @@ function work(plan: Plan, floor: Id): DerivedFloor {
       ) {
         return [last.derived];
       }
-      const faces = outline.runs.map((run) =>
-        wallFace(
-          run,
-          room.id,
-          provenance(run.from, run.to),
-          read.get(run.key) ?? null,
-          openingsAlong(network, run, onWall),
-        ),
-      );
+      const faces = outline.runs.map((run) => seen(run, room.id));
       return [derivedRoom(plan, room, outline, faces, ceilingHeight)];
     });
   return {
@@ -106,10 +135,39 @@ function work(plan: Plan, floor: Id): DerivedFloor {
     network,
     bodies: bodiesOf(network),
     rooms: derivedRooms,
+    free: freeRuns(network).map((run) => seen(run, null)),
     openings,
+    solids,
+    openEnds: [...network.stars.values()].filter((star) => star.around.length === 1).map((star) => star.corner),
     area: derivedRooms.reduce((sum, room) => sum + room.measures.area, 0),
     rough: derivedRooms.some((room) => room.rough),
   };
+}
+
+const readingKey = (kind: Reading['kind'], { from, to }: { from: Id; to: Id }) => `${kind} ${from}>${to}`;
+
+const lastSolids = new WeakMap<Solid, SolidOnFloor>();
+
+/** The same as last time when it still stands the same. */
+function remembering(solid: Solid, outline: SolidOutline): SolidOnFloor {
+  const last = lastSolids.get(solid);
+  if (last?.ring.every((p, i) => p.x === outline.ring[i]?.x && p.y === outline.ring[i]?.y)) return last;
+  const made = { solid, ...outline };
+  lastSolids.set(solid, made);
+  return made;
+}
+
+const clearedOutlines = new WeakMap<RoomOutline, { solids: readonly SolidOnFloor[]; outline: RoomOutline }>();
+
+/** An outline less the solids that stand in it; the same as last time for the same solids. */
+function cleared(whole: RoomOutline, solids: readonly SolidOnFloor[]): RoomOutline {
+  if (solids.length === 0) return whole;
+  const last = clearedOutlines.get(whole);
+  if (last && last.solids.length === solids.length && last.solids.every((solid, i) => solid === solids[i]))
+    return last.outline;
+  const outline = withoutSolids(whole, solids);
+  clearedOutlines.set(whole, { solids, outline });
+  return outline;
 }
 
 const faces = new WeakMap<FaceRun, WallFace>();
@@ -117,7 +175,7 @@ const faces = new WeakMap<FaceRun, WallFace>();
 /** The face of a run; the same one as last time when nothing about it changed. */
 function wallFace(
   run: FaceRun,
-  room: Id,
+  room: Id | null,
   provenance: Provenance,
   reading: Reading | null,
   openings: readonly OpeningOnFace[],
@@ -128,7 +186,9 @@ function wallFace(
     last.provenance === provenance &&
     last.reading === reading &&
     last.openings.length === openings.length &&
-    last.openings.every((on, i) => on.opening === openings[i]!.opening && on.from === openings[i]!.from)
+    last.openings.every(
+      (on, i) => on.opening === openings[i]!.opening && on.from === openings[i]!.from && on.to === openings[i]!.to,
+    )
   ) {
     return last;
   }
@@ -154,13 +214,19 @@ function derivedRoom(
     room,
     outline,
     faces,
-    label: last?.label ?? labelPoint(outline.rings),
+    label: labelOf(room, outline, last),
     ceilingHeight,
     measures: roomMeasures(outline, ceilingHeight, inRoom),
     rough: faces.some((face) => face.provenance === 'rough'),
   };
   rooms.set(outline, { plan, derived });
   return derived;
+}
+
+/** Where it was put by hand, as long as that is in the room; else where there is most room for it. */
+function labelOf(room: Room, outline: RoomOutline, last: DerivedRoom | undefined): Point {
+  if (room.label && floorContains(outline.rings, room.label)) return room.label;
+  return last && !last.room.label ? last.label : labelPoint(outline.rings);
 }
 
 function groupByWall(openings: readonly Opening[]): Map<Id, Opening[]> {
@@ -181,13 +247,13 @@ function openingsAlong(
   for (const half of run.halves) {
     const here = onWall.get(half.wall.id);
     if (!here) continue;
-    const corner = network.corners.get(half.from)!;
-    const before = (corner.x - run.a.x) * run.d.x + (corner.y - run.a.y) * run.d.y;
     const { length } = wallInsets(network, half.wall.id);
+    const onFace = (along: number) => alongOf(run.course, pointAt(half.course, along, half.right));
     for (const opening of here) {
       const span = openingSpan(network, opening);
-      const from = before + (half.forward ? span.from : length - span.to);
-      result.push({ opening, from, to: from + opening.width });
+      const from = onFace(half.forward ? span.from : length - span.to);
+      const to = half.bulge === 0 ? from + opening.width : onFace(half.forward ? span.to : length - span.from);
+      result.push({ opening, from, to });
     }
   }
   return result.sort((a, b) => a.from - b.from);
@@ -198,7 +264,7 @@ export function faceByKey(derived: DerivedFloor, key: string): WallFace | null {
   for (const room of derived.rooms) {
     for (const face of room.faces) if (face.key === key) return face;
   }
-  return null;
+  return derived.free.find((face) => face.key === key) ?? null;
 }
 
 /** Floor area of all rooms of all floors, mm², and whether some of it is rough. */

@@ -1,7 +1,8 @@
 import type { WallFace } from '../derived';
-import { between, moved, rightOf } from '../geometry';
+import { courseOf, distance, headingAt, moved, partOf, pointAt, rightOf } from '../geometry';
 import { formatLength, roughly } from '../units';
 import type { DrawingStyle, Mark, Role } from './marks';
+import { lineAlong } from './openings';
 
 const ROLE: Record<WallFace['provenance'], Role> = {
   rough: 'dimension.rough',
@@ -30,29 +31,32 @@ export function drawDimension(face: WallFace, style: DrawingStyle, aside: boolea
 }
 
 function draw(face: WallFace, { lettering, units }: DrawingStyle, aside: boolean): Mark[] {
-  const rough = face.provenance === 'rough';
-  const text = roughly(rough, formatLength(face.length, units, rough ? 'coarse' : 'fine'));
+  const text = figure(face, units);
   const width = text.length * lettering * FIGURE_WIDTH;
   if (width > face.length) return [];
-  const inward = rightOf(face.d);
   const off = lettering * OFF;
-  const a = moved(face.a, inward, off);
-  const b = moved(face.b, inward, off);
+  if (face.course.arc && face.course.arc.radius < 2 * off) return [];
+  const line = courseOf(pointAt(face.course, 0, off), pointAt(face.course, face.length, off), face.bulge);
   const role = ROLE[face.provenance];
-  const half = Math.min(width / 2 + lettering * 0.4, face.length / 2);
-  const centre = between(a, b, aside ? Math.max(ASIDE, half / face.length) : 0.5);
+  const half = Math.min(width / 2 + lettering * 0.4, line.length / 2);
+  const at = line.length * (aside ? Math.max(ASIDE, half / line.length) : 0.5);
   const marks: Mark[] = [
     {
       kind: 'path',
       role,
       key: `dimension ${face.key}`,
-      rings: [
-        [a, moved(centre, face.d, -half)],
-        [moved(centre, face.d, half), b],
-      ],
+      rings: [lineAlong(partOf(line, 0, at - half), 0), lineAlong(partOf(line, at + half, line.length), 0)],
       closed: false,
     },
-    { kind: 'text', role, key: `length ${face.key}`, at: centre, text, turn: readable(face.d), size: 1 },
+    {
+      kind: 'text',
+      role,
+      key: `length ${face.key}`,
+      at: pointAt(line, at),
+      text,
+      turn: readable(headingAt(line, at)),
+      size: 1,
+    },
   ];
   if (face.provenance === 'taped') {
     const tick = lettering * 0.5;
@@ -60,11 +64,24 @@ function draw(face: WallFace, { lettering, units }: DrawingStyle, aside: boolean
       kind: 'path',
       role: 'dimension.tick',
       key: `ticks ${face.key}`,
-      rings: [a, b].map((p) => [moved(p, inward, -tick), moved(p, inward, tick)]),
+      rings: [0, line.length].map((along) => {
+        const inward = rightOf(headingAt(line, along));
+        const p = pointAt(line, along);
+        return [moved(p, inward, -tick), moved(p, inward, tick)];
+      }),
       closed: false,
     });
   }
   return marks;
+}
+
+/** The length of a face; of an arc its length and its radius. */
+function figure(face: WallFace, units: DrawingStyle['units']): string {
+  const rough = face.provenance === 'rough';
+  const say = (mm: number) => formatLength(mm, units, rough ? 'coarse' : 'fine');
+  if (!face.course.arc) return roughly(rough, say(face.length));
+  if (face.provenance === 'taped') return `${say(distance(face.a, face.b))} across · R ${say(face.course.arc.radius)}`;
+  return `${roughly(rough, say(face.length))} · R ${say(face.course.arc.radius)}`;
 }
 
 /** The turn of lettering along d, kept readable from the foot or the right of the sheet, degrees. */

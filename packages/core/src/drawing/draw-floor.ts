@@ -1,19 +1,69 @@
-import type { DerivedFloor, DerivedRoom, WallFace } from '../derived';
-import { boxAround, cross, dot, subtract } from '../geometry';
-import type { WallBody } from '../walls';
+import type { DerivedFloor, DerivedRoom, SolidOnFloor, WallFace } from '../derived';
+import { cross, dot, ringsBox, subtract } from '../geometry';
+import type { Corner, Wall } from '../plan/plan';
+import type { Network, WallBody } from '../walls';
 import { formatArea, roughly } from '../units';
 import { drawDimension } from './dimensions';
+import { hatch } from './hatch';
 import type { DrawingStyle, Mark } from './marks';
-import { drawOpening } from './openings';
+import { drawOpening, lineAlong } from './openings';
 
 /** The plan of one floor as marks, in painting order. What did not change since the last drawing comes back identical. */
 export function drawFloor(derived: DerivedFloor, style: DrawingStyle): Mark[] {
   const marks: Mark[] = [];
   for (const room of derived.rooms) marks.push(floorMark(room));
+  for (const wall of derived.network.walls) if (wall.kind === 'chalk') marks.push(chalkMark(derived.network, wall));
+  for (const solid of derived.solids) marks.push(...solidMarks(solid));
   for (const body of derived.bodies) marks.push(once(body, () => wallMark(body)));
   for (const opening of derived.openings) marks.push(...drawOpening(derived.network, opening));
   for (const room of derived.rooms) marks.push(...roomMarks(room, style));
+  for (const face of derived.free) marks.push(...drawDimension(face, style, false));
+  for (const corner of derived.openEnds) marks.push(openEndMark(corner, style));
   return marks;
+}
+
+/** A boundary without a wall. */
+const chalkMark = (network: Network, wall: Wall): Mark => ({
+  kind: 'path',
+  role: 'chalk.line',
+  key: `chalk ${wall.id}`,
+  rings: [lineAlong(network.half(wall.id, true).course, 0)],
+  closed: false,
+});
+
+/** Distance between the lines of a hatch, mm. */
+const HATCH = 110;
+
+const drawnSolids = new WeakMap<SolidOnFloor, readonly Mark[]>();
+
+function solidMarks(standing: SolidOnFloor): readonly Mark[] {
+  let marks = drawnSolids.get(standing);
+  if (!marks) {
+    const { solid, ring } = standing;
+    marks = [
+      { kind: 'path', role: 'solid.cut', key: `solid ${solid.id}`, rings: [ring], closed: true },
+      { kind: 'path', role: 'solid.hatch', key: `hatch ${solid.id}`, rings: hatch(ring, HATCH), closed: false },
+    ];
+    drawnSolids.set(standing, marks);
+  }
+  return marks;
+}
+
+/** A ring round the end of a wall that meets nothing. */
+function openEndMark({ id, x, y }: Corner, { lettering }: DrawingStyle): Mark {
+  const r = lettering * 0.7;
+  return {
+    kind: 'path',
+    role: 'open.end',
+    key: `open end ${id}`,
+    rings: [
+      [
+        { x: x - r, y, bulge: 1 },
+        { x: x + r, y, bulge: 1 },
+      ],
+    ],
+    closed: true,
+  };
 }
 
 const wallMark = (body: WallBody): Mark => ({
@@ -30,7 +80,9 @@ const drawnRooms = new WeakMap<DerivedRoom, { style: DrawingStyle; marks: readon
 function roomMarks(room: DerivedRoom, style: DrawingStyle): readonly Mark[] {
   const last = drawnRooms.get(room);
   if (last?.style.lettering === style.lettering && last.style.units === style.units) return last.marks;
-  const shown = room.faces.filter((face) => !saidOpposite(face, room, style.lettering));
+  const shown = room.faces.filter(
+    (face) => face.halves[0]!.wall.kind !== 'chalk' && !saidOpposite(face, room, style.lettering),
+  );
   const marks = [
     ...shown.flatMap((face) => drawDimension(face, style, isNarrow(room, face, style.lettering))),
     ...roomLabel(room, style),
@@ -40,12 +92,13 @@ function roomMarks(room: DerivedRoom, style: DrawingStyle): readonly Mark[] {
 }
 
 function floorMark(room: DerivedRoom): Mark {
-  return once(room.outline, () => ({
+  return once(room, () => ({
     kind: 'path',
     role: 'floor',
     key: `floor ${room.room.id}`,
     rings: room.outline.rings,
     closed: true,
+    ...(room.room.colour && { tint: room.room.colour }),
   }));
 }
 
@@ -56,6 +109,7 @@ function floorMark(room: DerivedRoom): Mark {
 function saidOpposite(face: WallFace, room: DerivedRoom, lettering: number): boolean {
   const at = room.faces.indexOf(face);
   return room.faces.some((other, i) => {
+    if (face.bulge !== 0 || other.bulge !== 0) return false;
     if (dot(other.d, face.d) > -0.999 || Math.abs(other.length - face.length) > 0.5) return false;
     if (face.provenance === 'worked out' && other.provenance === 'taped') return true;
     const across = Math.abs(cross(face.d, subtract(other.a, face.a)));
@@ -102,7 +156,7 @@ function roomLabel(room: DerivedRoom, { lettering, units }: DrawingStyle): Mark[
 
 /** As large as the room allows beside its dimensions, between 0.85 and 1.4 of the body height. */
 function nameSize(room: DerivedRoom, name: string, lettering: number): number {
-  const box = boxAround(room.outline.rings[0] ?? []);
+  const box = ringsBox(room.outline.rings.slice(0, 1));
   const free = box ? box.maxX - box.minX - 4 * lettering : 0;
   return Math.min(1.4, Math.max(0.85, free / (name.length * lettering * 0.56)));
 }

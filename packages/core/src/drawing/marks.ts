@@ -1,10 +1,14 @@
 import type { Point, Ring } from '../geometry';
-import type { Units } from '../plan/plan';
+import type { RoomColour, Units } from '../plan/plan';
 
 /** What a mark stands for; a painter chooses line, colour and lettering by it. */
 export type Role =
   | 'floor'
   | 'wall.cut'
+  | 'solid.cut'
+  | 'solid.hatch'
+  | 'chalk.line'
+  | 'open.end'
   | 'opening.gap'
   | 'door.leaf'
   | 'door.swing'
@@ -24,10 +28,11 @@ interface MarkOf<Kind extends string> {
   readonly key: string;
 }
 
-/** Closed outlines (holes by the even-odd rule) or open lines. */
+/** Closed outlines (holes by the even-odd rule) or open lines, with arcs where points have a bulge. */
 export interface PathMark extends MarkOf<'path'> {
   readonly rings: readonly Ring[];
   readonly closed: boolean;
+  readonly tint?: RoomColour;
 }
 
 export interface ArcMark extends MarkOf<'arc'> {

@@ -1,10 +1,11 @@
-import { type Point, middle, moved, rightOf } from '../geometry';
+import { type Course, type Point, type RingPoint, direction, moved, partOf, pointAt, rightOf } from '../geometry';
 import { openingSpan } from '../openings';
 import type { Opening } from '../plan/plan';
+import { bandAlong } from '../rooms';
 import { type Network, type WallBody, wallBody } from '../walls';
 import type { Mark } from './marks';
 
-/** A door with its leaf open at a right angle and the swing of its edge; a window with frame and glass. */
+/** A door with its leaf open at a right angle and the swing of its edge; a window with frame and glass. On a curved wall they follow the arc. */
 export function drawOpening(network: Network, opening: Opening): readonly Mark[] {
   const body = wallBody(network, opening.wall);
   const last = remembered.get(opening);
@@ -18,38 +19,36 @@ export function drawOpening(network: Network, opening: Opening): readonly Mark[]
 const remembered = new WeakMap<Opening, { body: WallBody; marks: readonly Mark[] }>();
 
 function draw(network: Network, opening: Opening): Mark[] {
-  const half = network.half(opening.wall, true);
-  const start = network.corners.get(half.from)!;
+  const { wall, course } = network.half(opening.wall, true);
   const span = openingSpan(network, opening);
-  const right = rightOf(half.d);
-  const at = (along: number, off: number): Point => moved(moved(start, half.d, along), right, off);
-  const { wall } = half;
+  const part = partOf(course, span.from, span.to);
   const key = (what: string) => `${what} ${opening.id}`;
-  const gap = [at(span.from, -wall.left), at(span.to, -wall.left), at(span.to, wall.right), at(span.from, wall.right)];
+  const gap = bandAlong(part, wall.left, wall.right);
   const marks: Mark[] = [{ kind: 'path', role: 'opening.gap', key: key('gap'), rings: [gap], closed: true }];
   if (opening.kind === 'window') {
-    const glass = [middle(gap[0]!, gap[3]!), middle(gap[1]!, gap[2]!)];
+    const glass = lineAlong(part, (wall.right - wall.left) / 2);
     marks.push(
       { kind: 'path', role: 'window.frame', key: key('frame'), rings: [gap], closed: true },
       { kind: 'path', role: 'window.glass', key: key('glass'), rings: [glass], closed: false },
     );
     return marks;
   }
-  const face = opening.swing === 'right' ? wall.right : -wall.left;
-  const outward = opening.swing === 'right' ? 1 : -1;
-  const [hinge, jamb] = opening.hinge === 'start' ? [span.from, span.to] : [span.to, span.from];
-  const leafEnd = at(hinge, face + outward * opening.width);
+  const off = opening.swing === 'right' ? wall.right : -wall.left;
+  const [start, end] = [pointAt(part, 0, off), pointAt(part, part.length, off)];
+  const [hinge, jamb] = opening.hinge === 'start' ? [start, end] : [end, start];
+  const leaf = Math.hypot(end.x - start.x, end.y - start.y);
+  const out = opening.swing === 'right' ? 1 : -1;
+  const leafEnd: Point = moved(hinge, rightOf(direction(start, end)), out * leaf);
   marks.push(
-    { kind: 'path', role: 'door.leaf', key: key('leaf'), rings: [[at(hinge, face), leafEnd]], closed: false },
-    {
-      kind: 'arc',
-      role: 'door.swing',
-      key: key('swing'),
-      centre: at(hinge, face),
-      radius: opening.width,
-      from: leafEnd,
-      to: at(jamb, face),
-    },
+    { kind: 'path', role: 'door.leaf', key: key('leaf'), rings: [[hinge, leafEnd]], closed: false },
+    { kind: 'arc', role: 'door.swing', key: key('swing'), centre: hinge, radius: leaf, from: leafEnd, to: jamb },
   );
   return marks;
+}
+
+/** A line `off` mm to the right of a course. */
+export function lineAlong(course: Course, off: number): readonly RingPoint[] {
+  const a = pointAt(course, 0, off);
+  const b = pointAt(course, course.length, off);
+  return course.bulge === 0 ? [a, b] : [{ ...a, bulge: course.bulge }, b];
 }

@@ -1,14 +1,24 @@
 import { Draft, Refusal } from '../plan/draft';
 import type { Id, Plan } from '../plan/plan';
 import { LONGEST_NAME } from '../plan/schema';
+import { bendWall } from './bend-wall';
+import { bump } from './bump';
+import { closeEnd } from './close-end';
 import { drawBox } from './draw-box';
+import { drawPath } from './draw-path';
+import { keepFlush } from './flush';
 import type { Intent } from './intent';
+import { addCorner, moveCorner, removeCorner } from './move-corner';
 import { moveWall } from './move-wall';
 import { addOpening, changeOpening, flipOpening, removeOpening } from './openings';
 import { removeWall } from './remove-wall';
 import { loosenReading, tapeLength } from './tape-length';
 import { requireName, requirePositive } from './require';
+import { colourRoom, nameRoom, placeLabel, setCeilingHeight } from './rooms';
+import { addSolid, changeSolid, removeSolid } from './solids';
 import { setThickness } from './thickness';
+import { transformRooms } from './transform-rooms';
+import { setWallKind } from './wall-kind';
 
 export type EditResult =
   | {
@@ -59,22 +69,40 @@ function perform(draft: Draft, intent: Intent): Id | void {
       return flipOpening(draft, intent);
     case 'removeOpening':
       return removeOpening(draft, intent);
-    case 'setCeilingHeight': {
-      requirePositive(intent.height, 'A ceiling height');
-      const room = draft.rooms[intent.room];
-      if (!room) throw new Refusal('That room is no longer there.');
-      for (const each of Object.values(draft.rooms)) {
-        if (intent.scope === 'all' || each.id === room.id)
-          draft.put('rooms', { ...each, ceilingHeight: intent.height });
-      }
-      return;
-    }
-    case 'nameRoom': {
-      const room = draft.rooms[intent.room];
-      if (!room) throw new Refusal('That room is no longer there.');
-      draft.put('rooms', { ...room, name: requireName(intent.name) });
-      return;
-    }
+    case 'setCeilingHeight':
+      return setCeilingHeight(draft, intent);
+    case 'nameRoom':
+      return nameRoom(draft, intent);
+    case 'colourRoom':
+      return colourRoom(draft, intent);
+    case 'placeLabel':
+      return placeLabel(draft, intent);
+    case 'drawPath':
+      return drawPath(draft, intent);
+    case 'closeEnd':
+      return closeEnd(draft, intent);
+    case 'bump':
+      return bump(draft, intent);
+    case 'bendWall':
+      return bendWall(draft, intent);
+    case 'moveCorner':
+      return moveCorner(draft, intent);
+    case 'addCorner':
+      return addCorner(draft, intent);
+    case 'removeCorner':
+      return removeCorner(draft, intent);
+    case 'transformRooms':
+      return transformRooms(draft, intent);
+    case 'addSolid':
+      return addSolid(draft, intent);
+    case 'changeSolid':
+      return changeSolid(draft, intent);
+    case 'removeSolid':
+      return removeSolid(draft, intent);
+    case 'setWallKind':
+      return setWallKind(draft, intent);
+    case 'keepFlush':
+      return keepFlush(draft, intent);
     case 'changeJob': {
       const details = { ...draft.job, ...intent.details };
       const name = requireName(details.name);

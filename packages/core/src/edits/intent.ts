@@ -1,5 +1,6 @@
-import type { Point } from '../geometry';
-import type { Id, JobDetails, OpeningKind, Reading } from '../plan/plan';
+import type { Point, RingPoint } from '../geometry';
+import type { Id, JobDetails, OpeningKind, Reading, RoomColour, SolidKind, SolidShape } from '../plan/plan';
+import type { Motion } from './transform-rooms';
 
 /** The changes of an opening that can be typed or flipped. Distances from the inside corner at that end of the face. */
 export interface OpeningSize {
@@ -15,14 +16,99 @@ export interface PlaceOnFace {
   readonly offset: number;
 }
 
+/** A length as it was typed. */
+export interface TypedLength {
+  /** mm */
+  readonly value: number;
+  readonly text: string;
+  readonly unit: Reading['unit'];
+}
+
+export type BumpShape = 'box' | 'slanted' | 'round' | 'breast';
+
 /** Everything a person can do to a plan. */
 export type Intent =
   | { readonly kind: 'drawBox'; readonly floor: Id; readonly a: Point; readonly b: Point }
+  | {
+      readonly kind: 'drawPath';
+      readonly floor: Id;
+      /** The corners; with a bulge the leg from that corner to the next is an arc. */
+      readonly points: readonly RingPoint[];
+      readonly closed: boolean;
+      /** A boundary without a wall. */
+      readonly chalk?: boolean;
+      /** The length typed for each leg, null where it was only drawn. */
+      readonly lengths?: readonly (TypedLength | null)[];
+      /** When they were read, ISO 8601. */
+      readonly time?: string;
+    }
+  | { readonly kind: 'closeEnd'; readonly floor: Id; readonly corner: Id; readonly how: 'straight' | 'squared' }
+  | {
+      readonly kind: 'bump';
+      readonly floor: Id;
+      readonly face: string;
+      readonly shape: BumpShape;
+      /** mm from the left end of the face, seen from inside the room */
+      readonly from: number;
+      readonly width: number;
+      /** mm out of the room; negative into it */
+      readonly depth: number;
+      /** How much narrower the far side is at each end, mm, for slanted cheeks. */
+      readonly splay?: number;
+    }
+  | {
+      readonly kind: 'bendWall';
+      readonly floor: Id;
+      readonly face: string;
+      readonly by: 'sagitta' | 'radius' | 'length';
+      /** mm, of the inside face */
+      readonly value: number;
+      readonly way: 'out' | 'in';
+    }
+  | { readonly kind: 'moveCorner'; readonly floor: Id; readonly corner: Id; readonly to: Point }
+  | { readonly kind: 'addCorner'; readonly floor: Id; readonly face: string; readonly along: number }
+  | { readonly kind: 'removeCorner'; readonly floor: Id; readonly corner: Id }
+  | {
+      readonly kind: 'transformRooms';
+      readonly floor: Id;
+      readonly rooms: readonly Id[];
+      readonly motion: Motion;
+      readonly copy: boolean;
+    }
+  | {
+      readonly kind: 'addSolid';
+      readonly floor: Id;
+      readonly solid: SolidKind;
+      readonly shape: SolidShape;
+      readonly at: Point;
+      readonly turn?: number;
+      readonly width?: number;
+      readonly depth?: number;
+    }
+  | {
+      readonly kind: 'changeSolid';
+      readonly solid: Id;
+      readonly width?: number;
+      readonly depth?: number;
+      readonly shape?: SolidShape;
+      readonly turn?: number;
+      /** Where its middle goes, for one that stands free. */
+      readonly to?: Point;
+      /** Where it goes along a wall, for one that leans on it. */
+      readonly place?: PlaceOnFace;
+    }
+  | { readonly kind: 'removeSolid'; readonly solid: Id }
+  | { readonly kind: 'placeLabel'; readonly room: Id; readonly at: Point | null }
+  | { readonly kind: 'colourRoom'; readonly room: Id; readonly colour: RoomColour | null }
+  | { readonly kind: 'setWallKind'; readonly floor: Id; readonly face: string; readonly as: 'wall' | 'party' | 'chalk' }
+  | { readonly kind: 'keepFlush'; readonly floor: Id; readonly face: string; readonly side: 'inside' | 'outside' }
   | {
       readonly kind: 'tapeLength';
       readonly floor: Id;
       readonly from: Id;
       readonly to: Id;
+      /** Straight across a curved wall. */
+      readonly across?: boolean;
       readonly value: number;
       readonly text: string;
       readonly unit: Reading['unit'];
@@ -35,11 +121,13 @@ export type Intent =
   | {
       readonly kind: 'setThickness';
       readonly floor: Id;
-      /** The face it was typed on: that face stays, the wall grows behind it. */
+      /** The face it was typed on. */
       readonly face: string;
       readonly thickness: number;
       /** The walls of this face, or all walls of their kind on the floor. */
       readonly scope: 'wall' | 'all';
+      /** Seen from the face it was typed on; outwards unless said. */
+      readonly grow?: 'outwards' | 'inwards' | 'both';
     }
   | { readonly kind: 'setCeilingHeight'; readonly room: Id; readonly height: number; readonly scope: 'room' | 'all' }
   | { readonly kind: 'nameRoom'; readonly room: Id; readonly name: string }
@@ -61,9 +149,23 @@ export type Intent =
   | { readonly kind: 'removeOpening'; readonly opening: Id }
   | { readonly kind: 'changeJob'; readonly details: Partial<JobDetails> };
 
-/** What an edit is called where it can be undone. */
-export const EDIT_NAMES: Record<Intent['kind'], string> = {
+const EDIT_NAMES: Record<Intent['kind'], string> = {
   drawBox: 'draw room',
+  drawPath: 'draw walls',
+  closeEnd: 'close outline',
+  bump: 'bump',
+  bendWall: 'bend wall',
+  moveCorner: 'move corner',
+  addCorner: 'add corner',
+  removeCorner: 'remove corner',
+  transformRooms: 'move rooms',
+  addSolid: 'add column',
+  changeSolid: 'change column',
+  removeSolid: 'remove column',
+  placeLabel: 'move label',
+  colourRoom: 'room colour',
+  setWallKind: 'kind of wall',
+  keepFlush: 'keep flush',
   tapeLength: 'tape length',
   loosenReading: 'loosen reading',
   setThickness: 'wall thickness',
@@ -77,3 +179,15 @@ export const EDIT_NAMES: Record<Intent['kind'], string> = {
   removeOpening: 'remove opening',
   changeJob: 'job details',
 };
+
+/** What an edit is called where it can be undone. */
+export function editName(intent: Intent): string {
+  if (intent.kind === 'drawPath' && intent.chalk) return 'chalk line';
+  if (intent.kind === 'bump' && intent.shape === 'breast') return 'chimney breast';
+  if (intent.kind === 'transformRooms') {
+    if (intent.copy) return 'copy rooms';
+    if (intent.motion.mirror) return 'mirror rooms';
+    if (intent.motion.turn !== 0) return 'turn rooms';
+  }
+  return EDIT_NAMES[intent.kind];
+}

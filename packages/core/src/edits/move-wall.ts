@@ -71,7 +71,14 @@ function shiftCorner(
   }
   // it goes on where its model ends, so its faces run on
   const model = rail ?? staying[0]!;
-  const link = draft.addWall({ ...model.wall, start: corner.id, end: fresh.id, left: model.right, right: model.left });
+  const link = draft.addWall({
+    ...model.wall,
+    bulge: 0,
+    start: corner.id,
+    end: fresh.id,
+    left: model.right,
+    right: model.left,
+  });
   changed.add(link.id);
   for (const half of staying) changed.add(half.wall.id);
 }

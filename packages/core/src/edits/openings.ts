@@ -1,9 +1,10 @@
 import { type WallFace } from '../derived';
+import { alongOf, pointAt } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
 import type { Id, Opening } from '../plan/plan';
 import { USUAL_OPENING } from '../openings';
 import { networkBefore } from '../rooms';
-import { wallInsets } from '../walls';
+import { faceStretch, wallInsets } from '../walls';
 import type { Intent, OpeningSize, PlaceOnFace } from './intent';
 import { requireFace, requirePositive } from './require';
 import { settle } from './settle';
@@ -90,19 +91,21 @@ const runsAlike = (draft: Draft, one: Id, two: Id): boolean => {
 /** The wall of the face that carries an opening at this place, and the place in the wall's own terms. */
 function placedOn(draft: Draft, face: WallFace, place: PlaceOnFace, width: number): Placed {
   const network = networkBefore(draft, face.halves[0]!.wall.floor);
+  if (face.halves[0]!.wall.kind === 'chalk') throw new Refusal('There is no wall here, only a chalk line.');
   const from = place.end === 'left' ? place.offset : face.length - place.offset - width;
   const centre = from + width / 2;
   for (const [i, half] of face.halves.entries()) {
-    const corner = network.corners.get(half.from)!;
-    const before = (corner.x - face.a.x) * face.d.x + (corner.y - face.a.y) * face.d.y;
-    const insets = wallInsets(network, half.wall.id);
-    if (centre > before + insets.length && i + 1 < face.halves.length) continue;
     const side = half.forward ? 'right' : 'left';
     const ends = half.forward ? (['start', 'end'] as const) : (['end', 'start'] as const);
     const anchor = place.end === 'left' ? ends[0] : ends[1];
-    const along = from - before;
-    const offset = (place.end === 'left' ? along : insets.length - along - width) - insets[side][anchor];
-    return { wall: half.wall.id, side, anchor, offset };
+    const insets = wallInsets(network, half.wall.id);
+    const stretch = faceStretch(insets, side);
+    // where this wall's part of the face begins and ends, mm along the face
+    const before = alongOf(face.course, pointAt(half.course, 0, half.right));
+    const after = before + insets.length * stretch;
+    if (centre > after && i + 1 < face.halves.length) continue;
+    const beyond = place.end === 'left' ? from - before : after - from - width;
+    return { wall: half.wall.id, side, anchor, offset: beyond - insets[side][anchor] * stretch };
   }
   throw new Refusal('That wall is no longer there.');
 }

@@ -12,13 +12,15 @@ export function repairPlan(plan: Plan, before: Plan, seed: string): { plan: Plan
   const draft = new Draft(before, seed);
   draft.job = plan.job;
   draft.floors = plan.floors;
-  for (const name of ['corners', 'walls', 'openings', 'rooms', 'readings'] as const) {
+  for (const name of ['corners', 'walls', 'openings', 'solids', 'rooms', 'readings'] as const) {
     for (const id of Object.keys(draft[name])) if (!(id in plan[name])) draft.drop(name, id);
     for (const entity of Object.values(plan[name])) draft.put(name, entity);
   }
   try {
     for (const opening of Object.values(draft.openings))
       if (!draft.walls[opening.wall]) draft.drop('openings', opening.id);
+    for (const { id, stand } of Object.values(draft.solids))
+      if (stand.kind === 'wall' && !draft.walls[stand.wall]) draft.drop('solids', id);
     for (const floor of Object.keys(draft.floors)) {
       planarise(
         draft,

@@ -67,7 +67,9 @@ function driftedReading(draft: Draft, floor: Id): Reading | null {
   const network = networkOfFloor(draft, floor);
   return (
     readings.find(
-      (reading) => Math.abs((insideLength(network, reading.from, reading.to) ?? reading.value) - reading.value) > DRIFT,
+      (reading) =>
+        Math.abs((insideLength(network, reading.from, reading.to, reading.kind) ?? reading.value) - reading.value) >
+        DRIFT,
     ) ?? null
   );
 }
@@ -79,9 +81,11 @@ const standsInTheWay = (draft: Draft, reading: Reading) =>
 
 /** No reading may have gone; one that was taped again counts as there. */
 function requireReadings(draft: Draft): void {
-  const there = new Set(Object.values(draft.readings).map((reading) => `${reading.from}>${reading.to}`));
+  const there = new Set(
+    Object.values(draft.readings).map((reading) => `${reading.kind} ${reading.from}>${reading.to}`),
+  );
   for (const reading of Object.values(draft.before.readings)) {
-    if (!(reading.id in draft.readings) && !there.has(`${reading.from}>${reading.to}`))
+    if (!(reading.id in draft.readings) && !there.has(`${reading.kind} ${reading.from}>${reading.to}`))
       throw standsInTheWay(draft, reading);
   }
 }

@@ -1,6 +1,6 @@
 import { type Draft, Refusal } from '../plan/draft';
 import { networkOfFloor } from '../rooms';
-import { isStraightChain } from '../walls';
+import { runOfReading } from '../walls';
 import type { Intent } from './intent';
 import { requirePositive } from './require';
 import { settle } from './settle';
@@ -8,16 +8,18 @@ import { settle } from './settle';
 /** A length read on site goes into the plan, and the floor is fitted to it. */
 export function tapeLength(draft: Draft, intent: Extract<Intent, { kind: 'tapeLength' }>): void {
   requirePositive(intent.value, 'A length');
-  const { floor, from, to, value, text, unit, time } = intent;
-  if (!isStraightChain(networkOfFloor(draft, floor), from, to)) throw new Refusal('That wall is no longer there.');
+  const { floor, from, to, value, text, unit, time, across = false } = intent;
+  const kind = across ? 'chord' : 'length';
+  if (!runOfReading(networkOfFloor(draft, floor), { kind, from, to }))
+    throw new Refusal('That wall is no longer there.');
   for (const reading of Object.values(draft.readings)) {
-    if (reading.from === from && reading.to === to) draft.drop('readings', reading.id);
+    if (reading.kind === kind && reading.from === from && reading.to === to) draft.drop('readings', reading.id);
   }
   const id = draft.newId();
   draft.put('readings', {
     id,
     floor,
-    kind: 'length',
+    kind,
     face: 'inside',
     from,
     to,

@@ -1,10 +1,16 @@
-import { properCrossing } from './segment';
+import { arcOf, edgeLength, flattenEdge, segmentArea, shareOfArc } from './arc';
+import { properCrossing, side } from './segment';
 import { type Point, distance } from './point';
 
-/** A closed outline; the last point joins the first. Clockwise on the sheet counts as positive. */
-export type Ring = readonly Point[];
+/** A point of an outline. With a bulge, the edge from it to the next is an arc (see Arc). */
+export interface RingPoint extends Point {
+  readonly bulge?: number;
+}
 
-/** Signed area in mm² by the shoelace formula; positive when the ring runs clockwise on the sheet. */
+/** A closed outline; the last point joins the first. Clockwise on the sheet counts as positive. */
+export type Ring = readonly RingPoint[];
+
+/** Signed area in mm² by the shoelace formula, arcs by their segments; positive when the ring runs clockwise on the sheet. */
 export function signedArea(ring: Ring): number {
   let twice = 0;
   const first = ring[0];
@@ -15,13 +21,22 @@ export function signedArea(ring: Ring): number {
     const b = ring[i + 1]!;
     twice += (a.x - first.x) * (b.y - first.y) - (b.x - first.x) * (a.y - first.y);
   }
-  return twice / 2;
+  let area = twice / 2;
+  for (let i = 0; i < ring.length; i += 1) {
+    const { bulge } = ring[i]!;
+    if (bulge) area += segmentArea(ring[i]!, ring[(i + 1) % ring.length]!, bulge);
+  }
+  return area;
 }
 
-/** Length round the ring, mm. */
+/** Length round the ring, along its arcs, mm. */
 export function ringLength(ring: Ring): number {
   let total = 0;
-  for (let i = 0; i < ring.length; i += 1) total += distance(ring[i]!, ring[(i + 1) % ring.length]!);
+  for (let i = 0; i < ring.length; i += 1) {
+    const a = ring[i]!;
+    const b = ring[(i + 1) % ring.length]!;
+    total += a.bulge ? edgeLength(a, b, a.bulge) : distance(a, b);
+  }
   return total;
 }
 
@@ -32,12 +47,44 @@ export function ringContains(ring: Ring, p: Point): boolean {
     const a = ring[i]!;
     const b = ring[j]!;
     if (a.y > p.y !== b.y > p.y && p.x < ((b.x - a.x) * (p.y - a.y)) / (b.y - a.y) + a.x) inside = !inside;
+    if (b.bulge && inSegment(b, a, b.bulge, p)) inside = !inside;
   }
   return inside;
 }
 
+/** Does p lie between an arc and its chord? */
+function inSegment(a: Point, b: Point, bulge: number, p: Point): boolean {
+  const bowed = side(a, b, p) * bulge < 0;
+  if (!bowed) return false;
+  const { centre, radius } = arcOf(a, b, bulge);
+  return distance(centre, p) < radius;
+}
+
+const flat = new WeakMap<Ring, Ring>();
+
+/** The ring with its arcs as short chords, none off by more than a tenth of a millimetre; a ring without arcs is itself. */
+export function flattened(ring: Ring): Ring {
+  if (!ring.some((p) => p.bulge)) return ring;
+  let made = flat.get(ring);
+  if (!made) {
+    made = ring.flatMap((a, i) => flattenEdge(a, ring[(i + 1) % ring.length]!, a.bulge));
+    flat.set(ring, made);
+  }
+  return made;
+}
+
+/** The same outline walked the other way. */
+export function reversedRing(ring: Ring): Ring {
+  return ring.map((_, i) => {
+    const p = ring[ring.length - 1 - i]!;
+    const bulge = ring[(2 * ring.length - 2 - i) % ring.length]!.bulge;
+    return bulge ? { x: p.x, y: p.y, bulge: -bulge } : { x: p.x, y: p.y };
+  });
+}
+
 /** No edge of the ring crosses another edge of it. */
-export function isSimple(ring: Ring): boolean {
+export function isSimple(round: Ring): boolean {
+  const ring = flattened(round);
   const n = ring.length;
   for (let i = 0; i < n; i += 1) {
     for (let j = i + 2; j < n; j += 1) {
@@ -65,4 +112,25 @@ export function boxAround(points: Iterable<Point>): Box | null {
     box.maxY = Math.max(box.maxY, p.y);
   }
   return box.minX <= box.maxX ? box : null;
+}
+
+/** The box round outlines, arcs and all. */
+export const ringsBox = (rings: readonly Ring[]): Box | null =>
+  boxAround(rings.flatMap((ring) => [...ring, ...reaches(ring)]));
+
+const QUARTERS = [0, 0.5, 1, 1.5].map((k) => k * Math.PI);
+
+/** Where the arcs of a ring reach farthest left, right, up and down. */
+function reaches(ring: Ring): Point[] {
+  return ring.flatMap((a, i) => {
+    if (!a.bulge) return [];
+    const arc = arcOf(a, ring[(i + 1) % ring.length]!, a.bulge);
+    return QUARTERS.map((angle) => ({
+      x: arc.centre.x + arc.radius * Math.cos(angle),
+      y: arc.centre.y + arc.radius * Math.sin(angle),
+    })).filter((p) => {
+      const k = shareOfArc(arc, p);
+      return k >= 0 && k <= 1;
+    });
+  });
 }

@@ -1,6 +1,6 @@
 import { Refusal } from '../plan/draft';
 import type { Opening, OpeningKind } from '../plan/plan';
-import { type Network, wallInsets } from '../walls';
+import { type Network, spanOf, wallInsets } from '../walls';
 
 /** Where an opening stands on the line of its wall, mm from the wall's start corner. */
 export interface Span {
@@ -16,13 +16,7 @@ export function clearSpan(network: Network, wall: string): Span {
 
 /** Where the opening stands, from the inside corner it is taped from. */
 export function openingSpan(network: Network, opening: Opening): Span {
-  const insets = wallInsets(network, opening.wall);
-  const inset = insets[opening.side];
-  const from =
-    opening.anchor === 'start'
-      ? inset.start + opening.offset
-      : insets.length - inset.end - opening.offset - opening.width;
-  return { from, to: from + opening.width };
+  return spanOf(wallInsets(network, opening.wall), opening);
 }
 
 /** Rounding of typed fractions may overhang by this much, mm. */

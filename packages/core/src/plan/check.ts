@@ -1,5 +1,5 @@
 import Flatbush from 'flatbush';
-import { distance, distanceToSegment, properCrossing } from '../geometry';
+import { courseBox, courseOf, crossingsOf, distance, distanceToCourse } from '../geometry';
 import type { Id, Plan, Wall } from './plan';
 
 /** Half the weld distance: what the graph may be off by after welding. */
@@ -20,11 +20,16 @@ export function problemsOf(plan: Plan): string[] {
     const b = plan.corners[wall.end];
     if (!a || !b) problems.push(`Wall ${wall.id} has lost a corner.`);
     else if (distance(a, b) < CLOSE) problems.push(`Wall ${wall.id} has no length.`);
+    if (!Number.isFinite(wall.bulge)) problems.push(`Wall ${wall.id} has no bend that can be drawn.`);
     if (!(wall.left >= 0 && wall.right >= 0)) problems.push(`Wall ${wall.id} has a negative thickness.`);
     if (!plan.floors[wall.floor]) problems.push(`Wall ${wall.id} is on no floor.`);
   }
   for (const opening of Object.values(plan.openings)) {
     if (!plan.walls[opening.wall]) problems.push(`A ${opening.kind} has lost its wall.`);
+  }
+  for (const { stand, floor } of Object.values(plan.solids)) {
+    if (stand.kind === 'wall' ? !plan.walls[stand.wall] : !plan.floors[floor])
+      problems.push('A column or chimney breast has lost its place.');
   }
   for (const room of Object.values(plan.rooms)) {
     if (!plan.floors[room.floor]) problems.push(`A room is on no floor.`);
@@ -68,34 +73,37 @@ const differs = (wall: Wall, plan: Pick<Plan, 'corners'>, known: Pick<Plan, 'cor
   return (
     was?.start !== wall.start ||
     was.end !== wall.end ||
+    was.bulge !== wall.bulge ||
     known.corners[wall.start] !== plan.corners[wall.start] ||
     known.corners[wall.end] !== plan.corners[wall.end]
   );
 };
 
 function reach(plan: Pick<Plan, 'corners'>, wall: Wall, margin: number) {
-  const a = plan.corners[wall.start]!;
-  const b = plan.corners[wall.end]!;
-  return {
-    minX: Math.min(a.x, b.x) - margin,
-    minY: Math.min(a.y, b.y) - margin,
-    maxX: Math.max(a.x, b.x) + margin,
-    maxY: Math.max(a.y, b.y) + margin,
-  };
+  const { minX, minY, maxX, maxY } = courseBox(lineOf(plan, wall));
+  return { minX: minX - margin, minY: minY - margin, maxX: maxX + margin, maxY: maxY + margin };
 }
+
+const lineOf = (plan: Pick<Plan, 'corners'>, wall: Wall) =>
+  courseOf(plan.corners[wall.start]!, plan.corners[wall.end]!, wall.bulge);
 
 function collide(plan: Pick<Plan, 'corners'>, one: Wall, two: Wall): boolean {
   const a = plan.corners[one.start]!;
   const b = plan.corners[one.end]!;
   const c = plan.corners[two.start]!;
   const d = plan.corners[two.end]!;
-  if (properCrossing(a, b, c, d)) return true;
+  const line = lineOf(plan, one);
+  const other = lineOf(plan, two);
+  if (crossingsOf(line, other, 2 * CLOSE).length > 0) return true;
   const ends = new Set([two.start, two.end]);
-  if (ends.has(one.start) && ends.has(one.end)) return true;
+  if (ends.has(one.start) && ends.has(one.end)) {
+    const bulge = one.start === two.start ? two.bulge : -two.bulge;
+    if (Math.abs(one.bulge - bulge) * distance(a, b) < 2 * CLOSE) return true;
+  }
   return (
-    (!ends.has(one.start) && distanceToSegment(c, d, a) < CLOSE) ||
-    (!ends.has(one.end) && distanceToSegment(c, d, b) < CLOSE) ||
-    (two.start !== one.start && two.start !== one.end && distanceToSegment(a, b, c) < CLOSE) ||
-    (two.end !== one.start && two.end !== one.end && distanceToSegment(a, b, d) < CLOSE)
+    (!ends.has(one.start) && distanceToCourse(other, a) < CLOSE) ||
+    (!ends.has(one.end) && distanceToCourse(other, b) < CLOSE) ||
+    (two.start !== one.start && two.start !== one.end && distanceToCourse(line, c) < CLOSE) ||
+    (two.end !== one.start && two.end !== one.end && distanceToCourse(line, d) < CLOSE)
   );
 }

@@ -8,7 +8,9 @@ import {
   type Plan,
   type Reading,
   type Room,
+  type Solid,
   type Wall,
+  type WallStand,
 } from './plan';
 
 /** Thrown inside an edit to refuse it; the message is a plain sentence for the person. */
@@ -19,6 +21,7 @@ type Entities = {
   corners: Corner;
   walls: Wall;
   openings: Opening;
+  solids: Solid;
   rooms: Room;
   readings: Reading;
 };
@@ -55,6 +58,9 @@ export class Draft {
   }
   get openings(): Collection<Opening> {
     return this.now.openings;
+  }
+  get solids(): Collection<Solid> {
+    return this.now.solids;
   }
   get rooms(): Collection<Room> {
     return this.now.rooms;
@@ -97,8 +103,8 @@ export class Draft {
     if (corner.x !== to.x || corner.y !== to.y) this.put('corners', { ...corner, x: to.x, y: to.y });
   }
 
-  addWall(wall: Omit<Wall, 'id'>): Wall {
-    const made = { ...wall, id: this.newId() };
+  addWall(wall: Omit<Wall, 'id' | 'bulge'> & { bulge?: number }): Wall {
+    const made = { bulge: 0, ...wall, id: this.newId() };
     this.put('walls', made);
     return made;
   }
@@ -107,8 +113,17 @@ export class Draft {
     return Object.values(this.openings).filter((opening) => opening.wall === wall);
   }
 
+  solidsOn(wall: Id): (Solid & { stand: WallStand })[] {
+    return Object.values(this.solids).filter(
+      (solid): solid is Solid & { stand: WallStand } => solid.stand.kind === 'wall' && solid.stand.wall === wall,
+    );
+  }
+
   /** The walls, corners or rooms of a floor; a list until the next change. */
-  on<C extends 'walls' | 'corners' | 'rooms' | 'readings'>(collection: C, floor: Id): readonly Entities[C][] {
+  on<C extends 'walls' | 'corners' | 'rooms' | 'readings' | 'solids'>(
+    collection: C,
+    floor: Id,
+  ): readonly Entities[C][] {
     const key = `${collection} ${floor}`;
     let list = this.lists.get(key) as readonly Entities[C][] | undefined;
     if (!list) {

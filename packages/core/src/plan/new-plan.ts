@@ -2,8 +2,8 @@ import { type JobDetails, type Plan, SCHEMA_VERSION, type Units } from './plan';
 
 /** What a new job starts with: common masonry or stud-and-cladding sizes (common practice, no source), mm. */
 export const USUAL: Record<Units, JobDetails['usual']> = {
-  metric: { externalThickness: 250, internalThickness: 100, ceilingHeight: 2400 },
-  imperial: { externalThickness: 152.4, internalThickness: 114.3, ceilingHeight: 2438.4 },
+  metric: { externalThickness: 250, internalThickness: 100, partyThickness: 200, ceilingHeight: 2400 },
+  imperial: { externalThickness: 152.4, internalThickness: 114.3, partyThickness: 203.2, ceilingHeight: 2438.4 },
 };
 
 /** An empty plan with one floor, `ground`. */
@@ -16,6 +16,7 @@ export function newPlan(job: Partial<JobDetails> & { name: string }): Plan {
     corners: {},
     walls: {},
     openings: {},
+    solids: {},
     rooms: {},
     readings: {},
   };

@@ -2,7 +2,7 @@
  * The plan: the document of a job. Plain data, normalised, in millimetres; whatever can be worked out
  * from it (rooms' outlines, areas, drawings) is not in it.
  */
-export const SCHEMA_VERSION = 1;
+export const SCHEMA_VERSION = 2;
 
 export type Id = string;
 export type Units = 'metric' | 'imperial';
@@ -15,6 +15,7 @@ export interface JobDetails {
   readonly usual: {
     readonly externalThickness: number;
     readonly internalThickness: number;
+    readonly partyThickness: number;
     readonly ceilingHeight: number;
   };
   /** Direction of north on the sheet, degrees clockwise from straight up. */
@@ -36,10 +37,11 @@ export interface Corner {
 }
 
 export type WallSide = 'left' | 'right';
-export type WallKind = 'external' | 'internal';
+/** A party wall parts this house from the next; a chalk line is a boundary without a wall. Outer and inner walls are told apart by their rooms. */
+export type WallKind = 'external' | 'internal' | 'party' | 'chalk';
 
 /**
- * A straight wall between two corners. Its body reaches `left` and `right` mm from the line between the
+ * A wall between two corners, straight or along an arc. Its body reaches `left` and `right` mm from the line between the
  * corners, left and right being those of someone walking from start to end. A first room's walls have their
  * line on the inner face (right = 0), so that the room is exactly as it was drawn.
  */
@@ -48,6 +50,8 @@ export interface Wall {
   readonly floor: Id;
   readonly start: Id;
   readonly end: Id;
+  /** Of its line: 0 straight; positive bows to the left (see Arc). */
+  readonly bulge: number;
   readonly left: number;
   readonly right: number;
   readonly kind: WallKind;
@@ -75,6 +79,42 @@ export interface Opening {
   readonly swing: WallSide;
 }
 
+export type SolidKind = 'column' | 'pier' | 'chimney breast';
+export type SolidShape = 'rectangle' | 'round';
+
+/** What stands solid in a room and is taken off its floor. */
+export interface Solid {
+  readonly id: Id;
+  readonly floor: Id;
+  readonly kind: SolidKind;
+  readonly shape: SolidShape;
+  /** mm; a free-standing round one is as deep as it is wide. */
+  readonly width: number;
+  readonly depth: number;
+  readonly stand: FreeStand | WallStand;
+}
+
+/** Its middle on the sheet, and how it is turned, degrees clockwise. */
+export interface FreeStand {
+  readonly kind: 'free';
+  readonly x: number;
+  readonly y: number;
+  readonly turn: number;
+}
+
+/** Against a wall: from the inside corner at that end and side to its nearer edge, mm, as an opening. */
+export interface WallStand {
+  readonly kind: 'wall';
+  readonly wall: Id;
+  readonly anchor: 'start' | 'end';
+  readonly side: WallSide;
+  readonly offset: number;
+}
+
+/** Tints a room can be given on the plan. */
+export const ROOM_COLOURS = ['moss', 'clay', 'brass', 'velvet', 'water'] as const;
+export type RoomColour = (typeof ROOM_COLOURS)[number];
+
 export interface Room {
   readonly id: Id;
   readonly floor: Id;
@@ -84,16 +124,19 @@ export interface Room {
   readonly ceilingHeight: number | null;
   /** A point of the floor inside the room: it tells which outline is this room's. */
   readonly at: { readonly x: number; readonly y: number };
+  /** Where its label was put by hand; null: where there is most room for it. */
+  readonly label: { readonly x: number; readonly y: number } | null;
+  readonly colour: RoomColour | null;
 }
 
 /**
  * A length read on site: the inside face from one corner to another, with the room at the right hand, so
- * that someone in the room sees `from` at the left end of the wall.
+ * that someone in the room sees `from` at the left end of the wall. `chord`: straight across a curved wall.
  */
 export interface Reading {
   readonly id: Id;
   readonly floor: Id;
-  readonly kind: 'length';
+  readonly kind: 'length' | 'chord';
   readonly face: 'inside';
   readonly from: Id;
   readonly to: Id;
@@ -115,12 +158,13 @@ export interface Plan {
   readonly corners: Collection<Corner>;
   readonly walls: Collection<Wall>;
   readonly openings: Collection<Opening>;
+  readonly solids: Collection<Solid>;
   readonly rooms: Collection<Room>;
   readonly readings: Collection<Reading>;
 }
 
 /** The parts of a plan that hold entities by id. */
-export const COLLECTIONS = ['floors', 'corners', 'walls', 'openings', 'rooms', 'readings'] as const;
+export const COLLECTIONS = ['floors', 'corners', 'walls', 'openings', 'solids', 'rooms', 'readings'] as const;
 export type CollectionName = (typeof COLLECTIONS)[number];
 
 export const thicknessOf = (wall: Wall): number => wall.left + wall.right;

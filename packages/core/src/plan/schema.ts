@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { problemsOf } from './check';
-import { type Plan, SCHEMA_VERSION } from './plan';
+import { migrated } from './migrations';
+import { type Plan, ROOM_COLOURS, SCHEMA_VERSION } from './plan';
 
 /** Longest name or address that is kept; more than this is a paste gone wrong. */
 export const LONGEST_NAME = 120;
@@ -12,6 +13,8 @@ const id = z
   .regex(/^[\w.:-]+$/, 'An id has letters, digits and dashes only.');
 /** Anything a house can measure: up to a kilometre, mm. */
 const millimetres = z.number().min(0).max(1e6);
+/** A wall bends to a little more than a half circle at most. */
+export const MOST_BULGE = 1.2;
 const coordinate = z.number().min(-1e7).max(1e7);
 const name = (what: string) => z.string().max(LONGEST_NAME, `${what} can have ${LONGEST_NAME} characters at most.`);
 const collection = <T extends z.ZodType>(entity: T) => z.record(id, entity);
@@ -23,6 +26,7 @@ export const jobDetailsSchema = z.object({
   usual: z.object({
     externalThickness: millimetres.positive(),
     internalThickness: millimetres.positive(),
+    partyThickness: millimetres.positive(),
     ceilingHeight: millimetres.positive(),
   }),
   north: z.number().min(-360).max(360),
@@ -40,9 +44,10 @@ export const planSchema = z
         floor: id,
         start: id,
         end: id,
+        bulge: z.number().min(-MOST_BULGE).max(MOST_BULGE),
         left: millimetres,
         right: millimetres,
-        kind: z.enum(['external', 'internal']),
+        kind: z.enum(['external', 'internal', 'party', 'chalk']),
         typed: z.boolean(),
       }),
     ),
@@ -61,6 +66,26 @@ export const planSchema = z
         swing: z.enum(['left', 'right']),
       }),
     ),
+    solids: collection(
+      z.object({
+        id,
+        floor: id,
+        kind: z.enum(['column', 'pier', 'chimney breast']),
+        shape: z.enum(['rectangle', 'round']),
+        width: millimetres.positive(),
+        depth: millimetres.positive(),
+        stand: z.discriminatedUnion('kind', [
+          z.object({ kind: z.literal('free'), x: coordinate, y: coordinate, turn: z.number().min(-360).max(360) }),
+          z.object({
+            kind: z.literal('wall'),
+            wall: id,
+            anchor: z.enum(['start', 'end']),
+            side: z.enum(['left', 'right']),
+            offset: coordinate,
+          }),
+        ]),
+      }),
+    ),
     rooms: collection(
       z.object({
         id,
@@ -68,13 +93,15 @@ export const planSchema = z
         name: name('A room name'),
         ceilingHeight: millimetres.positive().nullable(),
         at: z.object({ x: coordinate, y: coordinate }),
+        label: z.object({ x: coordinate, y: coordinate }).nullable(),
+        colour: z.enum(ROOM_COLOURS).nullable(),
       }),
     ),
     readings: collection(
       z.object({
         id,
         floor: id,
-        kind: z.literal('length'),
+        kind: z.enum(['length', 'chord']),
         face: z.literal('inside'),
         from: id,
         to: id,
@@ -115,7 +142,7 @@ export function readPlan(input: unknown): PlanRead {
       reason: `This plan was made by a newer Velvet Tape (version ${version} of the document; this one reads up to ${SCHEMA_VERSION}). Update the application to open it.`,
     };
   }
-  const result = planSchema.safeParse(input);
+  const result = planSchema.safeParse(migrated(input));
   if (result.success) return { ok: true, plan: result.data as Plan };
   const issue = result.error.issues[0]!;
   const where = issue.path.join(' › ');

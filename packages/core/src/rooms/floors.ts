@@ -1,5 +1,16 @@
 import Flatbush from 'flatbush';
-import { type Box, type Point, type Ring, boxAround, difference, properCrossing, ringsArea } from '../geometry';
+import {
+  type Box,
+  type Point,
+  type Ring,
+  boxAround,
+  difference,
+  flattened,
+  inset,
+  properCrossing,
+  ringsArea,
+  ringsBox,
+} from '../geometry';
 import { type Face, type Network, type WallBody, bodiesOf, facesOf } from '../walls';
 import { floorContains } from './label-point';
 import { type RoomOutline, roomOutline } from './room-outline';
@@ -57,14 +68,14 @@ const boxes = new WeakMap<RoomOutline, Box | null>();
 
 function outlineBox(outline: RoomOutline): Box | null {
   let box = boxes.get(outline);
-  if (box === undefined) boxes.set(outline, (box = boxAround(outline.rings.flat())));
+  if (box === undefined) boxes.set(outline, (box = ringsBox(outline.rings)));
   return box;
 }
 
 /** Finds the wall bodies whose box meets another box, always in the order of the walls. */
 function bodiesNear(network: Network): (box: Box) => WallBody[] {
-  if (network.walls.length === 0) return () => [];
   const bodies = bodiesOf(network);
+  if (bodies.length === 0) return () => [];
   const index = new Flatbush(bodies.length);
   for (const body of bodies) {
     const { box } = coreOf(body);
@@ -83,15 +94,24 @@ interface Core {
   readonly box: Box;
 }
 
+const NOWHERE: Box = { minX: 0, minY: 0, maxX: 0, maxY: 0 };
 const cores = new WeakMap<WallBody, Core>();
 
 function coreOf(body: WallBody): Core {
   let core = cores.get(body);
   if (!core) {
-    const ring = shrunk(body.ring);
-    cores.set(body, (core = { ring, box: boxAround(ring)! }));
+    const ring = isConvex(body.ring) ? shrunk(body.ring) : (inset([body.ring], TOUCH)[0] ?? []);
+    cores.set(body, (core = { ring, box: boxAround(ring) ?? NOWHERE }));
   }
   return core;
+}
+
+function isConvex(ring: Ring): boolean {
+  return ring.every((a, i) => {
+    const b = ring[(i + 1) % ring.length]!;
+    const c = ring[(i + 2) % ring.length]!;
+    return !a.bulge && (b.x - a.x) * (c.y - b.y) - (b.y - a.y) * (c.x - b.x) >= -1e-6;
+  });
 }
 
 /** A little inside the body, so that faces that merely touch do not count. */
@@ -105,7 +125,8 @@ function shrunk(ring: Ring): Ring {
   return ring.map((p) => ({ x: inward(p.x, centre.x), y: inward(p.y, centre.y) }));
 }
 
-function reachesOver({ ring: body }: Core, rings: readonly Ring[]): boolean {
+function reachesOver({ ring: body }: Core, outline: readonly Ring[]): boolean {
+  const rings = outline.map(flattened);
   if (body.some((p) => floorContains(rings, p))) return true;
   return rings.some((ring) =>
     ring.some((a, i) => {

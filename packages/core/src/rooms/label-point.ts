@@ -2,12 +2,12 @@
 // eslint-disable-next-line @typescript-eslint/triple-slash-reference
 /// <reference path="./polylabel.d.ts" />
 import polylabel from 'polylabel';
-import { type Point, type Ring, ringContains } from '../geometry';
+import { type Point, type Ring, flattened, ringContains } from '../geometry';
 
 /** The point of a floor farthest from its walls (pole of inaccessibility), mm, good to 20 mm: the place for a label, always inside. */
 export function labelPoint(rings: readonly Ring[]): Point {
   const [x, y] = polylabel(
-    rings.map((ring) => ring.map((p) => [p.x, p.y])),
+    rings.map((ring) => flattened(ring).map((p) => [p.x, p.y])),
     20,
   );
   return { x: x!, y: y! };

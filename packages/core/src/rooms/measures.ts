@@ -5,7 +5,7 @@ import type { RoomOutline } from './room-outline';
 export interface RoomMeasures {
   /** Net internal floor area (inside faces, no walls; ISO 9836 net area), mm². */
   readonly area: number;
-  /** Length of the inside faces, round what stands in the room too, mm. */
+  /** Length of the inside faces along their arcs, round what stands in the room too; a chalk line does not count. mm. */
   readonly perimeter: number;
   /** Σ face length × ceiling height, less the openings, mm². */
   readonly wallArea: number;
@@ -15,7 +15,8 @@ export interface RoomMeasures {
 
 /** The figures of a room with a level ceiling at `height` mm. Openings higher than the ceiling count up to it. */
 export function roomMeasures(outline: RoomOutline, height: number, openings: readonly Opening[]): RoomMeasures {
-  const perimeter = outline.rings.reduce((sum, ring) => sum + ringLength(ring), 0);
+  const chalk = outline.runs.reduce((sum, run) => sum + (run.halves[0]!.wall.kind === 'chalk' ? run.length : 0), 0);
+  const perimeter = Math.max(0, outline.rings.reduce((sum, ring) => sum + ringLength(ring), 0) - chalk);
   const open = openings.reduce(
     (sum, o) => sum + o.width * Math.max(0, Math.min(height, o.sill + o.height) - o.sill),
     0,

@@ -23,9 +23,16 @@ export function reconcileRooms(draft: Draft, floor: Id): void {
     free.delete(room);
   };
 
-  // the same outline, else the same corners in the same order, is the same room
+  // rooms that were put somewhere by hand are where they were put
+  for (const room of rooms) {
+    if (draft.before.rooms[room.id]?.at === room.at) continue;
+    const home = floorAt(found, room.at);
+    if (home && !owner.has(home)) take(home, room);
+  }
+  // the same outline, else the same walls in the same order, is the same room
   const byOutline = new Map([...old.values()].map((f) => [f.outline, f.room.id]));
   for (const f of found) {
+    if (owner.has(f)) continue;
     const same = draft.rooms[byOutline.get(f.outline) ?? ''];
     if (same && free.has(same)) take(f, same);
   }
@@ -55,13 +62,26 @@ export function reconcileRooms(draft: Draft, floor: Id): void {
 
   for (const room of free) {
     draft.drop('rooms', room.id);
-    if (room.name) draft.notes.push(`${room.name} is no longer a room of its own.`);
+    const home = floorAt(found, room.at);
+    const kept = home && owner.get(home);
+    if (kept) draft.notes.push(`${nameOf(room)} and ${nameOf(kept)} are one room now, named ${nameOf(kept)}.`);
+    else if (room.name) draft.notes.push(`${room.name} is no longer a room of its own.`);
   }
   for (const f of found) {
-    const room = owner.get(f) ?? { id: draft.newId(), floor, name: '', ceilingHeight: null, at: { x: NaN, y: NaN } };
+    const room = owner.get(f) ?? {
+      id: draft.newId(),
+      floor,
+      name: '',
+      ceilingHeight: null,
+      at: { x: NaN, y: NaN },
+      label: null,
+      colour: null,
+    };
     if (!floorContains(f.outline.rings, room.at)) draft.put('rooms', { ...room, at: labelPoint(f.outline.rings) });
   }
 }
+
+const nameOf = ({ name }: Room): string => name || 'the unnamed room';
 
 const cornerRingOf = (f: RoomFloor) => f.outline.rings[0]!;
 
@@ -105,7 +125,32 @@ function roomsBefore(draft: Draft, floor: Id): readonly RoomBefore[] {
  */
 export function reconcileKinds(draft: Draft, floor: Id): void {
   const network = networkOfFloor(draft, floor);
-  const sides = new Map<Id, { left: boolean; right: boolean }>();
+  const sides = enclosedSides(network);
+  for (const given of network.walls) {
+    const at = sides.get(given.id) ?? NEITHER;
+    const wall = standsInside(given, at) ? turnedIn(draft, floor, given) : given;
+    if (wall.kind === 'party' || wall.kind === 'chalk') continue;
+    const kind = at.left === at.right && at.left ? 'internal' : 'external';
+    if (kind === wall.kind) continue;
+    const { externalThickness, internalThickness } = draft.job.usual;
+    const thickness = wall.typed ? wall.left + wall.right : kind === 'internal' ? internalThickness : externalThickness;
+    draft.put('walls', { ...wall, kind, ...shares(wall, thickness, at) });
+  }
+}
+
+interface Sides {
+  left: boolean;
+  right: boolean;
+}
+const NEITHER: Sides = { left: false, right: false };
+
+const enclosed = new WeakMap<Network, Map<Id, Sides>>();
+
+/** On which sides each wall looks at an enclosed floor. */
+function enclosedSides(network: Network): Map<Id, Sides> {
+  let sides = enclosed.get(network);
+  if (sides) return sides;
+  sides = new Map();
   for (const face of facesOf(network)) {
     for (const half of [face.outline, ...face.holes].flatMap((loop) => loop.halves)) {
       const at = sides.get(half.wall.id) ?? { left: false, right: false };
@@ -113,14 +158,32 @@ export function reconcileKinds(draft: Draft, floor: Id): void {
       sides.set(half.wall.id, at);
     }
   }
-  for (const wall of network.walls) {
-    const at = sides.get(wall.id) ?? { left: false, right: false };
-    const kind = at.left === at.right && at.left ? 'internal' : 'external';
-    if (kind === wall.kind) continue;
-    const { externalThickness, internalThickness } = draft.job.usual;
-    const thickness = wall.typed ? wall.left + wall.right : kind === 'internal' ? internalThickness : externalThickness;
-    draft.put('walls', { ...wall, kind, ...shares(wall, thickness, at) });
+  enclosed.set(network, sides);
+  return sides;
+}
+
+/** Does it stand wholly on the side of its line where its only room is? */
+const standsInside = ({ left, right }: Wall, at: Sides): boolean =>
+  (at.left && !at.right && left > 0 && right === 0) || (at.right && !at.left && right > 0 && left === 0);
+
+/**
+ * A wall drawn before anyone could know which side the room would be on: its line, and what was taped along it, is
+ * the inside. When the room turns out to be on the other side it is turned round.
+ */
+function turnedIn(draft: Draft, floor: Id, wall: Wall): Wall {
+  const before = draft.before.walls[wall.id];
+  if (before) {
+    const was = enclosedSides(networkBefore(draft, floor)).get(wall.id);
+    if (was?.left || was?.right) return wall;
   }
+  const turned = { ...wall, left: wall.right, right: wall.left };
+  draft.put('walls', turned);
+  for (const reading of draft.on('readings', floor)) {
+    const along = [wall.start, wall.end].includes(reading.from) && [wall.start, wall.end].includes(reading.to);
+    if (along && (reading.from === wall.start) === wall.left > 0)
+      draft.put('readings', { ...reading, from: reading.to, to: reading.from });
+  }
+  return turned;
 }
 
 function shares(wall: Wall, thickness: number, at: { left: boolean; right: boolean }): Pick<Wall, 'left' | 'right'> {

@@ -1,13 +1,16 @@
 import {
+  type Course,
   type Point,
   type Ring,
+  type RingPoint,
+  courseOf,
   difference,
-  distance,
+  direction,
   dot,
   isSimple,
-  leftOf,
-  moved,
-  rightOf,
+  pointAt,
+  partOf,
+  reversedRing,
   ringsArea,
   signedArea,
 } from '../geometry';
@@ -18,15 +21,18 @@ import {
   type Loop,
   type Joint,
   type Network,
+  bowed,
   cornerRing,
+  facesOf,
   goesStraightOn,
   jointAfter,
+  loopsOf,
   pointsAfter,
 } from '../walls';
 
-/** One straight inner face of a room, over however many walls it runs. The room is at the right hand from a to b. */
+/** One inner face of a room, straight or along one arc, over however many walls it runs. The room is at the right hand from a to b. */
 export interface FaceRun {
-  /** `from>to`: the corners at its left and right end, as seen from inside the room. */
+  /** `from>to`: the corners at its left and right end, as seen from inside the room; `from(to` and `from)to` where it bows out and in. */
   readonly key: string;
   readonly from: Id;
   readonly to: Id;
@@ -34,8 +40,13 @@ export interface FaceRun {
   /** Its ends: the inside corners of the room, mm. */
   readonly a: Point;
   readonly b: Point;
+  /** Along the face, mm. */
   readonly length: number;
+  /** Unit direction from a to b, straight across where the face is an arc. */
   readonly d: Point;
+  /** Of the face itself: 0 straight, positive where it bows out of the room. */
+  readonly bulge: number;
+  readonly course: Course;
 }
 
 export interface RoomOutline {
@@ -80,24 +91,35 @@ function facesRunForward({ halves }: Loop): boolean {
   return halves.every((half, i) => {
     const a = pointsAfter(halves[(i + halves.length - 1) % halves.length]!).at(-1)!;
     const b = pointsAfter(half)[0]!;
+    if (half.bulge !== 0) return (bowed(half.course, a, b).bulge ?? 0) * half.bulge > -1e-9;
     return dot({ x: b.x - a.x, y: b.y - a.y }, half.d) > -1e-6;
   });
 }
 
-const innerRing = (loop: Loop): Ring => loop.halves.flatMap(pointsAfter);
+function innerRing({ halves }: Loop): Ring {
+  if (!halves.some((half) => half.bulge !== 0)) return halves.flatMap(pointsAfter);
+  return halves.flatMap((half, i): readonly RingPoint[] => {
+    const points = pointsAfter(half);
+    const next = halves[(i + 1) % halves.length]!;
+    return [...points.slice(0, -1), bowed(next.course, points.at(-1)!, pointsAfter(next)[0]!)];
+  });
+}
 
 function withoutBodies(network: Network, loops: readonly Loop[]): Ring[] {
   const bodies = loops.flatMap((loop) =>
-    loop.halves.map((half) => {
-      const a = network.corners.get(half.from)!;
-      const b = network.corners.get(half.to)!;
-      const r = rightOf(half.d);
-      const l = leftOf(half.d);
-      return [moved(a, l, half.left), moved(b, l, half.left), moved(b, r, half.right), moved(a, r, half.right)];
-    }),
+    loop.halves.flatMap(({ course, left, right }) => (left + right > 0 ? [bandAlong(course, left, right)] : [])),
   );
-  const free = loops.slice(1).map((loop) => [...cornerRing(network, loop)].reverse());
+  const free = loops.slice(1).map((loop) => reversedRing(cornerRing(network, loop)));
   return difference([cornerRing(network, loops[0]!)], [...bodies, ...free]);
+}
+
+/** The band that reaches `left` and `right` mm from a course, square at its ends; clockwise. */
+export function bandAlong(course: Course, left: number, right: number): Ring {
+  const at = (along: number, off: number) => pointAt(course, along, off);
+  const { length, bulge } = course;
+  const bow = bulge !== 0 && { bulge };
+  const back = bulge !== 0 && { bulge: -bulge };
+  return [{ ...at(0, -left), ...bow }, at(length, -left), { ...at(length, right), ...back }, at(0, right)];
 }
 
 function runsOf(loop: Loop): FaceRun[] {
@@ -116,12 +138,50 @@ function runsOf(loop: Loop): FaceRun[] {
     const members = Array.from({ length: count }, (_, k) => halves[(begin + k) % halves.length]!);
     const a = steps[(begin + halves.length - 1) % halves.length]!.at(-1)!;
     const b = steps[(begin + count - 1) % halves.length]![0]!;
-    const from = members[0]!.from;
-    const to = members.at(-1)!.to;
-    const chord = distance(a, b);
-    const d = chord > 0 && members.length > 1 ? { x: (b.x - a.x) / chord, y: (b.y - a.y) / chord } : members[0]!.d;
-    runs.push({ key: `${from}>${to}`, from, to, halves: members, a, b, length: chord, d });
+    runs.push(runOf(members, a, b));
     done += count;
   }
   return runs;
+}
+
+const freeBefore = new WeakMap<Network, readonly FaceRun[]>();
+
+/** The walls that look at no room on either side, each once, seen from the right of the walk from start to end. */
+export function freeRuns(network: Network): readonly FaceRun[] {
+  let runs = freeBefore.get(network);
+  if (!runs) {
+    const enclosing = new Set(
+      facesOf(network).flatMap((face) =>
+        [face.outline, ...face.holes].flatMap((loop) => loop.halves.map((half) => half.wall.id)),
+      ),
+    );
+    const bare = (half: HalfWall) => !enclosing.has(half.wall.id);
+    runs = network.walls.every((wall) => enclosing.has(wall.id))
+      ? []
+      : loopsOf(network)
+          .filter((loop) => loop.halves.some(bare))
+          .flatMap(runsOf)
+          .filter((run) => run.halves[0]!.forward && run.halves.every(bare));
+    freeBefore.set(network, runs);
+  }
+  return runs;
+}
+
+function runOf(halves: readonly HalfWall[], a: Point, b: Point): FaceRun {
+  const { from, d: first, bulge: bow } = halves[0]!;
+  const { to } = halves.at(-1)!;
+  const bulge = bow === 0 ? 0 : faceBulge(halves, a, b);
+  const course = courseOf(a, b, bulge);
+  // the face of a single straight wall runs as the wall does, however short it is
+  const d = bow === 0 && (halves.length === 1 || course.length === 0) ? first : direction(a, b);
+  const link = bow === 0 ? '>' : bow > 0 ? '(' : ')';
+  return { key: `${from}${link}${to}`, from, to, halves, a, b, length: course.length, d, bulge, course };
+}
+
+/** The bend of a face over several walls of one circle. */
+function faceBulge(halves: readonly HalfWall[], a: Point, b: Point): number {
+  const { course } = halves[0]!;
+  const turned = halves.reduce((sum, half) => sum + half.course.arc!.sweep, 0);
+  const over = partOf(course, 0, (course.length * turned) / course.arc!.sweep);
+  return bowed(over, a, b).bulge ?? 0;
 }

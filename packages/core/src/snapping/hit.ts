@@ -1,35 +1,64 @@
-import type { DerivedFloor, DerivedRoom, OpeningOnFace, WallFace } from '../derived';
-import { type Point, distanceToSegment, dot, moved, rightOf, subtract } from '../geometry';
+import type { DerivedFloor, DerivedRoom, OpeningOnFace, SolidOnFloor, WallFace } from '../derived';
+import { type Point, alongOf, distance, distanceToCourse, offOf, pointAt, ringContains } from '../geometry';
+import type { Corner } from '../plan/plan';
 import { floorContains } from '../rooms';
 
 export type Hit =
+  | { readonly kind: 'corner'; readonly corner: Corner }
   | { readonly kind: 'opening'; readonly face: WallFace; readonly on: OpeningOnFace }
+  | { readonly kind: 'solid'; readonly standing: SolidOnFloor }
   | { readonly kind: 'wall'; readonly face: WallFace }
   | { readonly kind: 'room'; readonly room: DerivedRoom }
   | { readonly kind: 'nothing' };
 
 /**
- * What is under a point: an opening, a wall (as the face looking at the room the point is nearer to), a room.
- * `reach` mm is how far a finger may miss.
+ * What is under a point: an opening, a solid, a wall (as the face looking at the room the point is nearer to), a
+ * room. `reach` mm is how far a finger may miss.
  */
 export function hitAt(derived: DerivedFloor, p: Point, reach: number): Hit {
-  let wall: { face: WallFace; off: number } | null = null;
-  for (const room of derived.rooms) {
-    for (const face of room.faces) {
-      const depth = Math.max(...face.halves.map((half) => half.left + half.right));
-      const middleOff = face.halves[0]!.right - depth / 2;
-      const centre = (q: Point) => moved(q, rightOf(face.d), middleOff - face.halves[0]!.right);
-      const off = distanceToSegment(centre(face.a), centre(face.b), p) - depth / 2;
-      // of the two faces of a wall between rooms the one on the side of the point is meant
-      const inward = dot(subtract(p, centre(face.a)), rightOf(face.d)) >= 0 ? 0 : 1;
-      if (off <= reach && (!wall || off + inward < wall.off)) wall = { face, off: off + inward };
-    }
-  }
-  if (wall) {
-    const along = dot(subtract(p, wall.face.a), wall.face.d);
-    const on = wall.face.openings.find((o) => along >= o.from - reach / 2 && along <= o.to + reach / 2);
-    return on ? { kind: 'opening', face: wall.face, on } : { kind: 'wall', face: wall.face };
+  const solid = derived.solids.find(({ ring }) => ringContains(ring, p));
+  if (solid) return { kind: 'solid', standing: solid };
+  const face = faceAt(derived, p, reach);
+  if (face) {
+    const along = alongOf(face.course, p);
+    const on = face.openings.find((o) => along >= o.from - reach / 2 && along <= o.to + reach / 2);
+    return on ? { kind: 'opening', face, on } : { kind: 'wall', face };
   }
   const room = derived.rooms.find((r) => floorContains(r.outline.rings, p));
   return room ? { kind: 'room', room } : { kind: 'nothing' };
 }
+
+/** The wall under a point, as one of its faces; null when there is none within `reach` mm. */
+export function faceAt(derived: DerivedFloor, p: Point, reach: number): WallFace | null {
+  let wall: { face: WallFace; off: number } | null = null;
+  const consider = (face: WallFace) => {
+    const depth = Math.max(...face.halves.map((half) => half.left + half.right));
+    // how far p is from the middle of the wall, less half its depth
+    const along = alongOf(face.course, p);
+    const beside = along < 0 || along > face.length;
+    const end = along < 0 ? 0 : face.length;
+    const off = beside
+      ? distance(p, pointAt(face.course, end, -depth / 2)) - depth / 2
+      : Math.abs(offOf(face.course, p) + depth / 2) - depth / 2;
+    if (off > reach) return;
+    // of the two faces of a wall between rooms the one on the side of the point is meant
+    const behind = offOf(face.course, p) >= -depth / 2 ? 0 : 1;
+    if (!wall || off + behind < wall.off) wall = { face, off: off + behind };
+  };
+  for (const room of derived.rooms) for (const face of room.faces) consider(face);
+  for (const face of derived.free) consider(face);
+  return (wall as { face: WallFace } | null)?.face ?? null;
+}
+
+/** The corner nearest to a point, within `reach` mm. */
+export function cornerAt(derived: DerivedFloor, p: Point, reach: number): Corner | null {
+  let best: { corner: Corner; off: number } | null = null;
+  for (const corner of derived.network.corners.values()) {
+    const off = distance(corner, p);
+    if (off <= reach && (!best || off < best.off)) best = { corner, off };
+  }
+  return best?.corner ?? null;
+}
+
+/** Distance of a point from the line of a face, mm. */
+export const distanceToFace = (face: WallFace, p: Point): number => distanceToCourse(face.course, p);

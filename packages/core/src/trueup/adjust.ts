@@ -1,7 +1,7 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { type Point, direction, distance, dot } from '../geometry';
 import type { Collection, Corner, Id, Reading, Wall } from '../plan/plan';
-import { type Network, chainBetween, componentsOf, faceEnd, faceStart, networkOf } from '../walls';
+import { type Network, componentsOf, faceEnd, faceStart, networkOf, runOfReading } from '../walls';
 
 /** What the adjustment works on: one floor's corners, walls and readings. */
 export interface FloorToAdjust {
@@ -149,7 +149,7 @@ function straightPairs(network: Network) {
   for (const star of network.stars.values()) {
     for (const [i, half] of star.around.entries()) {
       for (const other of star.around.slice(i + 1)) {
-        if (dot(half.d, other.d) < -0.9997) {
+        if (half.bulge === 0 && other.bulge === 0 && dot(half.d, other.d) < -0.9997) {
           pairs.push([network.half(half.wall.id, !half.forward), network.half(other.wall.id, other.forward)] as const);
         }
       }
@@ -159,7 +159,7 @@ function straightPairs(network: Network) {
 }
 
 function fitted(network: Network, reading: Reading): { length: number; d: Point } | null {
-  const chain = chainBetween(network, reading.from, reading.to);
+  const chain = runOfReading(network, reading);
   if (!chain) return null;
   const a = faceStart(chain[0]!);
   const b = faceEnd(chain.at(-1)!);

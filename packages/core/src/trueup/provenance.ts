@@ -8,17 +8,22 @@ export type Provenance = 'taped' | 'worked out' | 'rough';
 /**
  * Tells of any straight run whether its length is known. Walls square to a direction carry a place along it
  * from corner to corner; a reading along the direction ties two such places together. A length is worked out
- * when its two ends are tied. Slanted walls carry nothing, so a length that depends on one stays rough.
+ * when its two ends are tied. Slanted and curved walls
+ * carry nothing, so a length that depends on one stays rough.
  */
-export function provenanceOf(network: Network, readings: readonly Reading[]): (from: Id, to: Id) => Provenance {
-  const taped = new Set(readings.map((reading) => `${reading.from}>${reading.to}`));
+export function provenanceOf(
+  network: Network,
+  readings: readonly Reading[],
+): (from: Id, to: Id, kind?: Reading['kind']) => Provenance {
+  const taped = new Set(readings.map((reading) => `${reading.kind} ${reading.from}>${reading.to}`));
   const ties: { d: Point; places: Places }[] = [];
   const along = (d: Point): Places => {
     const known = ties.find((tie) => Math.abs(cross(tie.d, d)) < STRAIGHT);
     if (known) return known.places;
     const places = new Places();
     for (const wall of network.walls) {
-      if (Math.abs(dot(network.half(wall.id, true).d, d)) < STRAIGHT) places.tie(wall.start, wall.end);
+      if (wall.bulge === 0 && Math.abs(dot(network.half(wall.id, true).d, d)) < STRAIGHT)
+        places.tie(wall.start, wall.end);
     }
     for (const reading of readings) {
       const from = network.corners.get(reading.from);
@@ -28,9 +33,10 @@ export function provenanceOf(network: Network, readings: readonly Reading[]): (f
     ties.push({ d, places });
     return places;
   };
-  return (from, to) => {
+  return (from, to, kind = 'length') => {
     if (readings.length === 0) return 'rough';
-    if (taped.has(`${from}>${to}`)) return 'taped';
+    if (taped.has(`${kind} ${from}>${to}`)) return 'taped';
+    if (kind === 'chord') return 'rough';
     const places = along(direction(network.corners.get(from)!, network.corners.get(to)!));
     return places.tied(from, to) ? 'worked out' : 'rough';
   };

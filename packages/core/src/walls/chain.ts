@@ -1,13 +1,18 @@
-import { type Point, cross, direction, dot, distance } from '../geometry';
-import type { Id, Wall } from '../plan/plan';
+import { type Course, type Point, alongOf, direction, dot, distance, headsOn, sameCourse } from '../geometry';
+import type { Id, Reading, Wall } from '../plan/plan';
 import { type HalfWall, type Network, faceEnd, faceStart } from './network';
 
 /** Walls that turn by less than this from one to the next go straight on: sin 1.5°. */
 export const STRAIGHT = 0.026;
 
-/** Does `next` go straight on from `half`? */
+/** Arcs whose circles differ by less than this are one arc, mm. */
+const ONE_CIRCLE = 2;
+
+/** Does `next` go on from `half` without a turn, straight on or along the same circle? A wall does not go on as a chalk line. */
 export const goesStraightOn = (half: HalfWall, next: HalfWall): boolean =>
-  dot(half.d, next.d) > 0 && Math.abs(cross(half.d, next.d)) < STRAIGHT;
+  headsOn(half.arrives, next.d, STRAIGHT) &&
+  (half.wall.kind === 'chalk') === (next.wall.kind === 'chalk') &&
+  (half.bulge === 0 ? next.bulge === 0 : sameCourse(half.course, next.course, ONE_CIRCLE));
 
 /** The walls that lead straight from one corner to another; null when there is no such run of walls. */
 export function chainBetween(network: Network, from: Id, to: Id): HalfWall[] | null {
@@ -29,20 +34,39 @@ export function chainBetween(network: Network, from: Id, to: Id): HalfWall[] | n
 function straightest(network: Network, at: Id, heading: Point): HalfWall | null {
   let best: HalfWall | null = null;
   for (const half of network.stars.get(at)!.around) {
-    if (dot(half.d, heading) > 0.9 && (!best || dot(half.d, heading) > dot(best.d, heading))) best = half;
+    if (half.bulge === 0 && dot(half.d, heading) > 0.9 && (!best || dot(half.d, heading) > dot(best.d, heading)))
+      best = half;
   }
   return best;
 }
 
-export const isStraightChain = (network: Network, from: Id, to: Id): boolean =>
-  chainBetween(network, from, to) !== null;
+/** The walls that lead along one arc from one corner to another; null when there is no such run of walls. */
+export function arcBetween(network: Network, from: Id, to: Id): HalfWall[] | null {
+  for (const first of network.stars.get(from)?.around ?? []) {
+    if (first.bulge === 0) continue;
+    const chain = [first];
+    while (chain.at(-1)!.to !== to && chain.length <= network.walls.length) {
+      const last = chain.at(-1)!;
+      const next = network.stars.get(last.to)!.around.find((half) => half.bulge !== 0 && goesStraightOn(last, half));
+      if (!next) break;
+      chain.push(next);
+    }
+    if (chain.at(-1)!.to === to) return chain;
+  }
+  return null;
+}
+
+/** The run of walls a reading was taken along: a straight one, or an arc that was measured across. */
+export const runOfReading = (network: Network, { kind, from, to }: Pick<Reading, 'kind' | 'from' | 'to'>) =>
+  kind === 'chord' ? arcBetween(network, from, to) : chainBetween(network, from, to);
 
 /**
- * The inside length of the run between two corners, on the face at the right hand of the walk, mm: from the
- * joint at its beginning to the joint at its end. Null when there is no such run.
+ * The inside length of the straight run between two corners, on the face at the right hand of the walk, mm: from
+ * the joint at its beginning to the joint at its end. Of an arc (`chord`) it is the distance straight across. Null
+ * when there is no such run.
  */
-export function insideLength(network: Network, from: Id, to: Id): number | null {
-  const chain = chainBetween(network, from, to);
+export function insideLength(network: Network, from: Id, to: Id, kind: Reading['kind'] = 'length'): number | null {
+  const chain = runOfReading(network, { kind, from, to });
   return chain && distance(faceStart(chain[0]!), faceEnd(chain.at(-1)!));
 }
 
@@ -52,21 +76,21 @@ export interface Insets {
 }
 
 /**
- * How far in from the corner the two faces of a wall begin and end, mm along its line; negative where a face
+ * How far in from the corner the two faces of a wall begin and end, mm along its line (or arc); negative where a face
  * reaches past the corner.
  */
 export function wallInsets(
   network: Network,
   id: Id,
-): Record<'left' | 'right', Insets> & { wall: Wall; length: number } {
+): Record<'left' | 'right', Insets> & { wall: Wall; course: Course; length: number } {
   const forward = network.half(id, true);
   const back = network.half(id, false);
-  const a = network.corners.get(forward.from)!;
-  const b = network.corners.get(forward.to)!;
-  const along = (p: Point) => (p.x - a.x) * forward.d.x + (p.y - a.y) * forward.d.y;
-  const length = distance(a, b);
+  const { course } = forward;
+  const along = (p: Point) => alongOf(course, p);
+  const { length } = course;
   return {
     wall: forward.wall,
+    course,
     length,
     right: { start: along(faceStart(forward)), end: length - along(faceEnd(forward)) },
     left: { start: along(faceEnd(back)), end: length - along(faceStart(back)) },

@@ -1,5 +1,5 @@
 import { type Ring, ringContains, signedArea } from '../geometry';
-import type { Id } from '../plan/plan';
+import type { Corner, Id } from '../plan/plan';
 import { type HalfWall, type Network, closedWalks } from './network';
 
 /** A closed walk along walls with the enclosed (or enclosing) area at the right hand. */
@@ -17,14 +17,23 @@ export interface Face {
 
 /** The line of a loop from corner to corner. */
 export const cornerRing = (network: Network, loop: Loop): Ring =>
-  loop.halves.map((half) => network.corners.get(half.from)!);
+  lineOf(
+    loop.halves,
+    loop.halves.map((half) => network.corners.get(half.from)!),
+  );
+
+/** Corners as an outline, bowed where their walls are. */
+function lineOf(halves: readonly HalfWall[], corners: readonly Corner[]): Ring {
+  if (!halves.some((half) => half.bulge !== 0)) return corners;
+  return halves.map(({ bulge }, i) => ({ x: corners[i]!.x, y: corners[i]!.y, ...(bulge !== 0 && { bulge }) }));
+}
 
 /**
  * All loops of the graph: each side of each wall is walked exactly once. Open-ended walls are walked along
  * both sides. Linear in the number of walls.
  */
 export function loopsOf(network: Network): Loop[] {
-  return closedWalks(network).map(({ halves, corners }) => ({ halves, area: signedArea(corners) }));
+  return closedWalks(network).map(({ halves, corners }) => ({ halves, area: signedArea(lineOf(halves, corners)) }));
 }
 
 const remembered = new WeakMap<Network, readonly Face[]>();
@@ -61,11 +70,11 @@ function traceFaces(network: Network): Face[] {
   return outlines.map((outline, i) => ({ outline, holes: holes[i]! }));
 }
 
-/** The same for the same corners in the same order, wherever the walk round the face began. */
+/** The same for the same walls in the same order, wherever the walk round the face began. */
 export const faceKey = (face: Face): string => keyOf(face.outline);
 
 function keyOf(loop: Loop): string {
-  const ids = loop.halves.map((half) => half.from);
+  const ids = loop.halves.map((half) => `${half.wall.id}${half.forward ? '+' : '-'}`);
   let first = 0;
   for (let i = 1; i < ids.length; i += 1) if (ids[i]! < ids[first]!) first = i;
   return [...ids.slice(first), ...ids.slice(0, first)].join(' ');

@@ -1,4 +1,18 @@
-import { type Point, cross, direction, dot, leftOf, moved, rightOf } from '../geometry';
+import {
+  type Course,
+  type Point,
+  courseOf,
+  cross,
+  direction,
+  distance,
+  dot,
+  headings,
+  leftOf,
+  lineMeetingCircle,
+  circlesMeeting,
+  moved,
+  rightOf,
+} from '../geometry';
 import { side } from '../geometry/segment';
 import type { Collection, Corner, Id, Wall } from '../plan/plan';
 
@@ -8,8 +22,14 @@ export interface HalfWall {
   readonly forward: boolean;
   readonly from: Id;
   readonly to: Id;
-  /** Unit direction of the walk. */
+  /** Unit direction of the walk where it begins. */
   readonly d: Point;
+  /** Unit direction of the walk where it ends: the same for a straight wall. */
+  readonly arrives: Point;
+  /** 0 straight; positive bows to the left of the walk. */
+  readonly bulge: number;
+  /** The line of the wall in the direction of the walk. */
+  readonly course: Course;
   /** How far the body reaches to the right and to the left of the walk, mm. */
   readonly right: number;
   readonly left: number;
@@ -50,6 +70,7 @@ class LinkedHalf implements HalfWall {
   /** The last walk that came by here. */
   walk = 0;
   private heading: Point | null = null;
+  private line: Course | null = null;
 
   constructor(
     readonly wall: Wall,
@@ -70,8 +91,18 @@ class LinkedHalf implements HalfWall {
   get end(): Corner {
     return this.b;
   }
+  get bulge(): number {
+    return this.forward ? this.wall.bulge : -this.wall.bulge;
+  }
   get d(): Point {
-    return (this.heading ??= direction(this.a, this.b));
+    return (this.heading ??=
+      this.wall.bulge === 0 ? direction(this.a, this.b) : headings(this.a, this.b, this.bulge).begin);
+  }
+  get arrives(): Point {
+    return this.wall.bulge === 0 ? this.d : { x: -this.twin.d.x, y: -this.twin.d.y };
+  }
+  get course(): Course {
+    return (this.line ??= courseOf(this.a, this.b, this.bulge));
   }
   get right(): number {
     return this.forward ? this.wall.right : this.wall.left;
@@ -202,7 +233,10 @@ export function networkOf(corners: Collection<Corner>, walls: readonly Wall[]): 
  * the angle; where two are too close for it, by exact predicate.
  */
 function orderClockwise(centre: Point, around: LinkedHalf[]): void {
-  for (const half of around) half.turn = turnOf(half.end.x - centre.x, half.end.y - centre.y);
+  for (const half of around) {
+    half.turn =
+      half.wall.bulge === 0 ? turnOf(half.end.x - centre.x, half.end.y - centre.y) : turnOf(half.d.x, half.d.y);
+  }
   for (let i = 1; i < around.length; i += 1) {
     const half = around[i]!;
     let j = i - 1;
@@ -225,8 +259,15 @@ const TOO_CLOSE = 1e-12;
 
 function comesAfter(centre: Point, one: LinkedHalf, two: LinkedHalf): boolean {
   const difference = one.turn - two.turn;
+  if (one.wall.bulge !== 0 || two.wall.bulge !== 0) {
+    // an arc that leaves along another wall lies on the side it turns to
+    return Math.abs(difference) > TANGENT ? difference > 0 : curvature(one) > curvature(two);
+  }
   return Math.abs(difference) > TOO_CLOSE ? difference > 0 : side(centre, two.end, one.end) > 0;
 }
+
+const TANGENT = 1e-7;
+const curvature = ({ course: { arc } }: HalfWall): number => (arc ? Math.sign(arc.sweep) / arc.radius : 0);
 
 /**
  * Where the right face of `first` meets the left face of `next`, `next` being the following wall clockwise.
@@ -238,6 +279,7 @@ function joint(at: Point, first: HalfWall, next: HalfWall): Joint {
   if (first.wall === next.wall) return first.right + first.left === 0 ? [{ x: at.x, y: at.y }] : [right, left];
   const sin = cross(first.d, next.d);
   const cos = dot(first.d, next.d);
+  if (first.bulge !== 0 || next.bulge !== 0) return curvedJoint(at, first, next, right, left);
   const flush = Math.abs(first.right - next.left) < 1e-6;
   if (cos < 0 && Math.abs(sin) < (flush ? 1e-9 : IN_LINE)) return flush ? [right] : [right, left];
   if (cos > 0 && Math.abs(sin) < 1e-9) return [right, left];
@@ -247,6 +289,36 @@ function joint(at: Point, first: HalfWall, next: HalfWall): Joint {
     return first.right + next.left < 1e-9 ? [{ x: at.x, y: at.y }] : [right, left];
   }
   return [moved(right, first.d, along)];
+}
+
+/** An arc that goes on from another wall within this angle makes no corner: sin 0.6°. */
+const SMOOTH = 0.01;
+
+/** The same where a wall is an arc: its faces are circles round the same centre. */
+function curvedJoint(at: Point, first: HalfWall, next: HalfWall, right: Point, left: Point): Joint {
+  const sin = cross(first.d, next.d);
+  const cos = dot(first.d, next.d);
+  if (cos < 0 && Math.abs(sin) < SMOOTH) return distance(right, left) < 0.01 ? [right] : [right, left];
+  const far = Math.abs(sin) < SMOOTH ? 0 : (next.left + first.right * cos) / sin;
+  const limit = MITRE_LIMIT * Math.max(first.right, next.left);
+  const guess = moved(right, first.d, far);
+  const within = sin < 0 ? limit : Math.max(first.course.length, next.course.length);
+  const meeting = faceMeetings(first, right, next, left)
+    .filter((p) => distance(p, at) <= within + 1e-6)
+    .sort((p, q) => distance(p, guess) - distance(q, guess))[0];
+  return meeting ? [meeting] : [right, left];
+}
+
+function faceMeetings(first: HalfWall, right: Point, next: HalfWall, left: Point): Point[] {
+  const one = first.course.arc;
+  const two = next.course.arc;
+  const radius = (half: HalfWall, off: number) => {
+    const { arc } = half.course;
+    return Math.max(0, arc!.radius - Math.sign(arc!.sweep) * off);
+  };
+  if (one && two) return circlesMeeting(one.centre, radius(first, first.right), two.centre, radius(next, -next.left));
+  if (one) return lineMeetingCircle(left, next.d, one.centre, radius(first, first.right));
+  return lineMeetingCircle(right, first.d, two!.centre, radius(next, -next.left));
 }
 
 let walks = 0;

@@ -1,4 +1,4 @@
-import { type Point, type Ring, cross, dot, subtract } from '../geometry';
+import { type Course, type Point, type Ring, type RingPoint, cross, dot, shareOfArc, subtract } from '../geometry';
 import type { Id, Wall } from '../plan/plan';
 import { type Joint, type Network, jointsBeside } from './network';
 
@@ -23,32 +23,43 @@ export function wallBody(network: Network, id: Id): WallBody {
   const start = network.corners.get(there.from)!;
   const end = network.corners.get(back.from)!;
   // walking clockwise: left face from start to end, then the right face back; each end owns the bevel at its right hand
+  const leftFace = [atStart.left.at(-1)!, ...ownRight(atEnd)];
+  const rightFace = [atEnd.left.at(-1)!, ...ownRight(atStart)];
   const ring = withoutSpikes([
     start,
-    atStart.left.at(-1)!,
-    ...ownRight(atEnd),
+    bowed(there.course, leftFace[0]!, leftFace[1]!),
+    ...leftFace.slice(1),
     end,
-    atEnd.left.at(-1)!,
-    ...ownRight(atStart),
+    bowed(back.course, rightFace[0]!, rightFace[1]!),
+    ...rightFace.slice(1),
   ]);
   const body = { wall: there.wall, ring };
   remembered.set(there.wall, { joints, body });
   return body;
 }
 
+/** The point p of a face that runs along a course to q, as the beginning of an arc if the course is one. */
+export function bowed(course: Course, p: Point, q: Point): RingPoint {
+  const { arc } = course;
+  if (!arc) return p;
+  const sweep = arc.sweep * (shareOfArc(arc, q) - shareOfArc(arc, p));
+  return { x: p.x, y: p.y, bulge: Math.tan(sweep / 4) };
+}
+
 /** Below this, mm², three points turn no corner. */
 const FLAT = 1e-6;
 
 /** The ring without points that double another or run out and straight back, as where a face lies on the wall's line. */
-function withoutSpikes(ring: readonly Point[]): Ring {
-  const kept: Point[] = ring.map(({ x, y }) => ({ x, y }));
+function withoutSpikes(ring: Ring): Ring {
+  const kept: RingPoint[] = ring.map(({ x, y, bulge }) => (bulge ? { x, y, bulge } : { x, y }));
   for (let i = 0; i < kept.length && kept.length > 3;) {
     const before = kept[(i + kept.length - 1) % kept.length]!;
     const at = kept[i]!;
     const after = kept[(i + 1) % kept.length]!;
     const out = subtract(at, before);
     const on = subtract(after, at);
-    const spike = Math.abs(cross(out, on)) < FLAT && dot(out, on) <= 0;
+    const curved = before.bulge ?? at.bulge;
+    const spike = !curved && Math.abs(cross(out, on)) < FLAT && dot(out, on) <= 0;
     if (!spike) i += 1;
     else {
       kept.splice(i, 1);
@@ -58,12 +69,15 @@ function withoutSpikes(ring: readonly Point[]): Ring {
   return kept;
 }
 
+export const hasBody = (wall: Wall): boolean => wall.left + wall.right > 0;
+
 const allBodies = new WeakMap<Network, readonly WallBody[]>();
 
-/** The bodies of all walls, in the order of the walls. */
+/** The bodies of all walls, in the order of the walls. A chalk line has none. */
 export function bodiesOf(network: Network): readonly WallBody[] {
   let bodies = allBodies.get(network);
-  if (!bodies) allBodies.set(network, (bodies = network.walls.map((wall) => wallBody(network, wall.id))));
+  if (!bodies)
+    allBodies.set(network, (bodies = network.walls.filter(hasBody).map((wall) => wallBody(network, wall.id))));
   return bodies;
 }
 

@@ -1,8 +1,18 @@
-import { type Point, distance, distanceToSegment, footAlong, lineMeeting, properCrossing } from '../geometry';
+import {
+  type Course,
+  alongOf,
+  courseBox,
+  courseOf,
+  crossingsOf,
+  distance,
+  distanceToCourse,
+  partOf,
+  stretchAt,
+} from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
-import type { Corner, Id, Opening, Wall } from '../plan/plan';
+import type { Corner, Id, Opening, Solid, Wall, WallSide } from '../plan/plan';
 import { networkOf } from './network';
-import { isStraightChain, wallInsets } from './chain';
+import { runOfReading, wallInsets } from './chain';
 
 /** Corners closer than this are one corner, and a corner this close to a wall stands on it, mm. */
 export const WELD = 1;
@@ -32,16 +42,20 @@ export function planarise(draft: Draft, floor: Id, changed: Iterable<Id>): void 
 
 interface Surroundings {
   readonly corners: readonly Corner[];
-  readonly walls: readonly { readonly other: Wall; readonly c: Corner; readonly d: Corner }[];
+  readonly walls: readonly { readonly other: Wall; readonly course: Course; readonly box: Bounds }[];
 }
 
 /** What a wall may meet on its floor, with its ends looked up once for all walls that are to be settled. */
 const surroundings = (draft: Draft, floor: Id): Surroundings => ({
   corners: draft.on('corners', floor),
-  walls: draft
-    .on('walls', floor)
-    .map((other) => ({ other, c: draft.corners[other.start]!, d: draft.corners[other.end]! })),
+  walls: draft.on('walls', floor).map((other) => {
+    const course = lineOf(draft, other);
+    return { other, course, box: courseBox(course) };
+  }),
 });
+
+const lineOf = (draft: Draft, wall: Wall): Course =>
+  courseOf(draft.corners[wall.start]!, draft.corners[wall.end]!, wall.bulge);
 
 /** One thing put right about `wall`; true when there is nothing left to do. */
 function settle(draft: Draft, floor: Id, wall: Wall, queue: Set<Id>, around: Surroundings): boolean {
@@ -55,7 +69,8 @@ function settle(draft: Draft, floor: Id, wall: Wall, queue: Set<Id>, around: Sur
     weld(draft, a.id, b.id, queue);
     return false;
   }
-  const near = boundsOf(a, b);
+  const course = lineOf(draft, wall);
+  const near = boundsOf(course);
   for (const corner of around.corners) {
     if (corner.id === wall.start || corner.id === wall.end || outside(near, corner)) continue;
     const twin = distance(corner, a) < WELD ? a : distance(corner, b) < WELD ? b : null;
@@ -63,28 +78,25 @@ function settle(draft: Draft, floor: Id, wall: Wall, queue: Set<Id>, around: Sur
       weld(draft, twin.id, corner.id, queue);
       return false;
     }
-    if (distanceToSegment(a, b, corner) < WELD) {
+    if (distanceToCourse(course, corner) < WELD) {
       split(draft, wall, corner.id, queue);
       return false;
     }
   }
-  for (const { other, c, d } of around.walls) {
-    if (apart(near, c, d) || other.id === wall.id) continue;
-    if (
-      (other.start === wall.start && other.end === wall.end) ||
-      (other.start === wall.end && other.end === wall.start)
-    ) {
+  for (const { other, course: line, box } of around.walls) {
+    if (apart(near, box) || other.id === wall.id) continue;
+    if (areTwins(wall, other, course.length)) {
       mergeTwins(draft, other, wall);
       return true;
     }
     for (const end of [a, b]) {
-      if (end.id !== other.start && end.id !== other.end && distanceToSegment(c, d, end) < WELD) {
+      if (end.id !== other.start && end.id !== other.end && distanceToCourse(line, end) < WELD) {
         split(draft, other, end.id, queue);
         return false;
       }
     }
-    if (properCrossing(a, b, c, d)) {
-      const at = lineMeeting(a, b, c, d)!;
+    const [at] = crossingsOf(course, line, WELD);
+    if (at) {
       const corner = draft.addCorner(floor, at.x, at.y);
       split(draft, wall, corner.id, queue);
       split(draft, other, corner.id, queue);
@@ -101,18 +113,21 @@ interface Bounds {
   maxY: number;
 }
 
-const boundsOf = (a: Point, b: Point): Bounds => ({
-  minX: Math.min(a.x, b.x) - WELD,
-  minY: Math.min(a.y, b.y) - WELD,
-  maxX: Math.max(a.x, b.x) + WELD,
-  maxY: Math.max(a.y, b.y) + WELD,
-});
-const outside = (n: Bounds, p: Point) => p.x < n.minX || p.x > n.maxX || p.y < n.minY || p.y > n.maxY;
-const apart = (n: Bounds, c: Point, d: Point) =>
-  Math.max(c.x, d.x) < n.minX ||
-  Math.min(c.x, d.x) > n.maxX ||
-  Math.max(c.y, d.y) < n.minY ||
-  Math.min(c.y, d.y) > n.maxY;
+function boundsOf(course: Course): Bounds {
+  const { minX, minY, maxX, maxY } = courseBox(course);
+  return { minX: minX - WELD, minY: minY - WELD, maxX: maxX + WELD, maxY: maxY + WELD };
+}
+const outside = (n: Bounds, p: { x: number; y: number }) =>
+  p.x < n.minX || p.x > n.maxX || p.y < n.minY || p.y > n.maxY;
+const apart = (n: Bounds, o: Bounds) => o.maxX < n.minX || o.minX > n.maxX || o.maxY < n.minY || o.minY > n.maxY;
+
+/** Do two walls have both corners in common, and their lines too (an arc and its chord have not)? */
+function areTwins(one: Wall, two: Wall, length: number): boolean {
+  const alike = one.start === two.start && one.end === two.end;
+  if (!alike && !(one.start === two.end && one.end === two.start)) return false;
+  const apart = Math.abs(one.bulge - (alike ? two.bulge : -two.bulge)) * (length / 2);
+  return apart < WELD;
+}
 
 /** `gone` becomes `kept`: whatever named the one names the other. The one that was there before the edit is kept. */
 function weld(draft: Draft, one: Id, two: Id, queue: Set<Id>): void {
@@ -142,21 +157,29 @@ function weld(draft: Draft, one: Id, two: Id, queue: Set<Id>): void {
 
 /** The wall becomes two, meeting at the corner. The first keeps the id. */
 function split(draft: Draft, wall: Wall, at: Id, queue: Set<Id>): void {
-  const a = draft.corners[wall.start]!;
-  const b = draft.corners[wall.end]!;
-  const corner = draft.corners[at]!;
-  const length = distance(a, b);
-  const cut = footAlong(a, b, corner) * length;
-  const openings = draft.openingsOn(wall.id).map((opening) => ({ opening, span: lineSpan(draft, wall, opening) }));
+  const course = lineOf(draft, wall);
+  const cut = Math.min(course.length, Math.max(0, alongOf(course, draft.corners[at]!)));
+  const placed = <T extends Standing>(it: T) => ({
+    span: lineSpan(draft, wall, it),
+    start: anchored(draft, wall, it, 'start'),
+    end: anchored(draft, wall, it, 'end'),
+  });
+  const openings = draft.openingsOn(wall.id).map((opening) => ({ opening, ...placed(opening) }));
   const blocked = openings.find(({ span }) => span.from < cut && cut < span.to);
   if (blocked)
     throw new Refusal(`A wall can't end in a ${blocked.opening.kind}. Move the ${blocked.opening.kind} first.`);
-  const second = draft.addWall({ ...wall, start: at });
-  draft.put('walls', { ...wall, end: at });
-  for (const { opening, span } of openings) {
-    // it stays taped from the end that was there before, which is a real corner of the room
-    if (span.to <= cut) draft.put('openings', anchored(draft, wall, opening, 'start'));
-    else draft.put('openings', { ...anchored(draft, wall, opening, 'end'), wall: second.id });
+  const solids = draft.solidsOn(wall.id).map((solid) => ({ solid, ...placed(standing(solid)) }));
+  const second = draft.addWall({ ...wall, start: at, bulge: partOf(course, cut, course.length).bulge });
+  draft.put('walls', { ...wall, end: at, bulge: partOf(course, 0, cut).bulge });
+  // what stands on the wall stays taped from the end that was there before, which is a real corner of the room
+  for (const { opening, span, start, end } of openings) {
+    if (span.to <= cut) draft.put('openings', { ...opening, ...start });
+    else draft.put('openings', { ...opening, ...end, wall: second.id });
+  }
+  for (const { solid, span, start, end } of solids) {
+    const first = (span.from + span.to) / 2 <= cut;
+    const place = first ? { ...start, wall: wall.id } : { ...end, wall: second.id };
+    draft.put('solids', { ...solid, stand: { ...solid.stand, ...place } });
   }
   queue.add(wall.id);
   queue.add(second.id);
@@ -170,20 +193,52 @@ function insets(draft: Draft, wall: Wall) {
   return wallInsets(networkOf(draft.corners, beside), wall.id);
 }
 
-function lineSpan(draft: Draft, wall: Wall, opening: Opening): { from: number; to: number } {
-  const length = distance(draft.corners[wall.start]!, draft.corners[wall.end]!);
-  const inset = insets(draft, wall)[opening.side];
-  const from =
-    opening.anchor === 'start' ? inset.start + opening.offset : length - inset.end - opening.offset - opening.width;
-  return { from, to: from + opening.width };
+/** What stands on a wall, at a distance from one of its inside corners: an opening, a pier. mm along the face. */
+export interface Standing {
+  readonly anchor: 'start' | 'end';
+  readonly side: WallSide;
+  readonly offset: number;
+  readonly width: number;
 }
 
-/** The same opening at the same place, its distance taken from the other end. */
-function anchored(draft: Draft, wall: Wall, opening: Opening, anchor: 'start' | 'end'): Opening {
-  if (opening.anchor === anchor) return opening;
-  const length = distance(draft.corners[wall.start]!, draft.corners[wall.end]!);
-  const inset = insets(draft, wall)[opening.side];
-  return { ...opening, anchor, offset: length - inset.start - inset.end - opening.offset - opening.width };
+const standing = ({ stand, width }: Solid & { stand: { kind: 'wall' } & Omit<Standing, 'width'> }): Standing => ({
+  anchor: stand.anchor,
+  side: stand.side,
+  offset: stand.offset,
+  width,
+});
+
+function lineSpan(draft: Draft, wall: Wall, it: Standing): { from: number; to: number } {
+  return spanOf(insets(draft, wall), it);
+}
+
+/** Where it stands on the line of its wall, mm along it from the wall's start corner. */
+export function spanOf(insets: ReturnType<typeof wallInsets>, it: Standing): { from: number; to: number } {
+  const inset = insets[it.side];
+  const stretch = faceStretch(insets, it.side);
+  const from =
+    it.anchor === 'start'
+      ? inset.start + it.offset / stretch
+      : insets.length - inset.end - (it.offset + it.width) / stretch;
+  return { from, to: from + it.width / stretch };
+}
+
+/** Length of a face of the wall per mm of its line. */
+export const faceStretch = ({ wall, course }: ReturnType<typeof wallInsets>, side: WallSide): number =>
+  stretchAt(course, side === 'right' ? wall.right : -wall.left);
+
+/** The same at the same place, its distance taken from the other end. */
+function anchored<T extends Standing>(
+  draft: Draft,
+  wall: Wall,
+  it: T,
+  anchor: 'start' | 'end',
+): Pick<T, 'anchor' | 'offset'> {
+  if (it.anchor === anchor) return { anchor, offset: it.offset };
+  const all = insets(draft, wall);
+  const inset = all[it.side];
+  const stretch = faceStretch(all, it.side);
+  return { anchor, offset: (all.length - inset.start - inset.end) * stretch - it.offset - it.width };
 }
 
 /** Two walls with the same two corners are one: the one that was there before, with the openings of both. */
@@ -192,6 +247,13 @@ function mergeTwins(draft: Draft, one: Wall, two: Wall): void {
   const turned = kept.start !== gone.start;
   for (const opening of draft.openingsOn(gone.id)) {
     draft.put('openings', turned ? turnedRound({ ...opening, wall: kept.id }) : { ...opening, wall: kept.id });
+  }
+  for (const solid of draft.solidsOn(gone.id)) {
+    const stand = { ...solid.stand, wall: kept.id };
+    draft.put('solids', {
+      ...solid,
+      stand: turned ? { ...stand, anchor: otherEnd(stand.anchor), side: otherSide(stand.side) } : stand,
+    });
   }
   draft.drop('walls', gone.id);
 }
@@ -210,6 +272,7 @@ function removeWallPiece(draft: Draft, wall: Wall): void {
   for (const opening of draft.openingsOn(wall.id)) {
     throw new Refusal(`That leaves no wall for the ${opening.kind}. Move the ${opening.kind} first.`);
   }
+  for (const solid of draft.solidsOn(wall.id)) draft.drop('solids', solid.id);
   draft.drop('walls', wall.id);
 }
 
@@ -219,6 +282,6 @@ export function dropLooseCorners(draft: Draft, floor: Id): void {
   for (const corner of draft.on('corners', floor))
     if (!network.corners.has(corner.id)) draft.drop('corners', corner.id);
   for (const reading of draft.on('readings', floor)) {
-    if (!isStraightChain(network, reading.from, reading.to)) draft.drop('readings', reading.id);
+    if (!runOfReading(network, reading)) draft.drop('readings', reading.id);
   }
 }

@@ -1,0 +1,129 @@
+import { type RingPoint, distance, distanceToCourse, edgeLength, reversedRing, signedArea } from '../geometry';
+import { type Draft, Refusal } from '../plan/draft';
+import type { Id, Wall } from '../plan/plan';
+import { networkOfFloor } from '../rooms';
+import { formatLength } from '../units';
+import { runOfReading } from '../walls';
+import { BESIDE, attachPath } from './attach';
+import type { Intent, TypedLength } from './intent';
+import { settle } from './settle';
+
+/** A leg shorter than this is a slip of the finger, mm. */
+const SHORTEST = 50;
+
+/**
+ * Walls from corner to corner, as they were drawn: an outline that closes on itself or on the walls that are there,
+ * a wall across a room, a chalk line, or an outline left open. Returns the largest room that came about.
+ */
+export function drawPath(draft: Draft, intent: Extract<Intent, { kind: 'drawPath' }>): Id | void {
+  const { floor, chalk = false } = intent;
+  const drawn = withoutRepeats(intent.points);
+  const closed = intent.closed || (drawn.length > 3 && distance(drawn[0]!, drawn.at(-1)!) <= BESIDE);
+  const ring = closed && distance(drawn[0]!, drawn.at(-1)!) <= BESIDE ? drawn.slice(0, -1) : drawn;
+  if (ring.length < (closed && !ring.some((p) => p.bulge) ? 3 : 2))
+    throw new Refusal('A wall needs two corners, a room at least three.');
+  // clockwise, so that the room is at the right hand and the walls stand outside it
+  const turned = closed && signedArea(ring) < 0;
+  const points = attachPath(draft, floor, turned ? reversedRing(ring) : ring, closed);
+  const lengths = turned ? reversedLengths(intent.lengths ?? []) : (intent.lengths ?? []);
+  const legs = closed ? points.length : points.length - 1;
+  for (let i = 0; i < legs; i += 1) {
+    if (edgeLength(points[i]!, points[(i + 1) % points.length]!, points[i]!.bulge) < SHORTEST)
+      throw new Refusal(`A wall needs at least ${formatLength(SHORTEST, draft.job.units)}. Draw it longer.`);
+  }
+  const corners = points.map((p) => draft.addCorner(floor, p.x, p.y));
+  const made = makeOf(draft, floor, points, closed, chalk);
+  const walls = Array.from({ length: legs }, (_, i) =>
+    draft.addWall({
+      floor,
+      start: corners[i]!.id,
+      end: corners[(i + 1) % corners.length]!.id,
+      bulge: points[i]!.bulge ?? 0,
+      ...made,
+    }),
+  );
+  settle(draft, floor, { changed: walls.map((wall) => wall.id) });
+  tapeLegs(draft, floor, points, lengths, intent.time ?? '');
+  return largestNewRoom(draft);
+}
+
+/** The room that came about by this edit; the one with the largest floor where there are several. */
+export function largestNewRoom(draft: Draft): Id | undefined {
+  return Object.keys(draft.rooms).find((id) => !(id in draft.before.rooms));
+}
+
+const withoutRepeats = (points: readonly RingPoint[]): RingPoint[] =>
+  points.filter((p, i) => i === 0 || distance(p, points[i - 1]!) >= 1);
+
+/** Leg i runs from point i to point i + 1; walked the other way round, the last but one is the first. */
+const reversedLengths = (lengths: readonly (TypedLength | null)[]): (TypedLength | null)[] =>
+  lengths.map((_, i) => lengths[(2 * lengths.length - 2 - i) % lengths.length]!);
+
+/** What kind of wall is being drawn: one that ends on walls at both ends parts a room, and stands on both sides of its line. */
+function makeOf(
+  draft: Draft,
+  floor: Id,
+  points: readonly RingPoint[],
+  closed: boolean,
+  chalk: boolean,
+): Pick<Wall, 'left' | 'right' | 'kind' | 'typed'> {
+  if (chalk) return { left: 0, right: 0, kind: 'chalk', typed: true };
+  const { externalThickness, internalThickness } = draft.job.usual;
+  const ends = [points[0]!, points.at(-1)!];
+  const network = networkOfFloor(draft, floor);
+  const attached = ends.every((p) =>
+    network.walls.some(
+      (wall) =>
+        distance(network.corners.get(wall.start)!, p) < BESIDE ||
+        distance(network.corners.get(wall.end)!, p) < BESIDE ||
+        nearLine(network, wall.id, p),
+    ),
+  );
+  if (!closed && attached)
+    return { left: internalThickness / 2, right: internalThickness / 2, kind: 'internal', typed: false };
+  return { left: externalThickness, right: 0, kind: 'external', typed: false };
+}
+
+function nearLine(network: ReturnType<typeof networkOfFloor>, wall: Id, p: RingPoint): boolean {
+  return distanceToCourse(network.half(wall, true).course, p) < 2;
+}
+
+/** Lengths typed while drawing are readings: the floor is fitted to them, the beginning of each leg staying. */
+function tapeLegs(
+  draft: Draft,
+  floor: Id,
+  points: readonly RingPoint[],
+  lengths: readonly (TypedLength | null)[],
+  time: string,
+): void {
+  let taped = false;
+  lengths.forEach((typed, i) => {
+    if (!typed) return;
+    const from = cornerNear(draft, floor, points[i]!);
+    const to = cornerNear(draft, floor, points[(i + 1) % points.length]!);
+    if (!from || !to) return;
+    const kind = points[i]!.bulge ? 'chord' : 'length';
+    if (!runOfReading(networkOfFloor(draft, floor), { kind, from, to })) return;
+    draft.put('readings', {
+      id: draft.newId(),
+      floor,
+      kind,
+      face: 'inside',
+      from,
+      to,
+      value: typed.value,
+      text: typed.text,
+      unit: typed.unit,
+      instrument: 'tape',
+      time,
+    });
+    taped = true;
+  });
+  if (!taped) return;
+  const first = cornerNear(draft, floor, points[0]!);
+  settle(draft, floor, { adjust: { stay: first ? [first] : [] } });
+}
+
+function cornerNear(draft: Draft, floor: Id, p: RingPoint): Id | null {
+  return draft.on('corners', floor).find((corner) => distance(corner, p) < 2)?.id ?? null;
+}

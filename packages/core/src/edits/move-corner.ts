@@ -1,0 +1,66 @@
+import { type Course, type Point, alongOf, pointAt } from '../geometry';
+import { type Draft, Refusal } from '../plan/draft';
+import type { Corner, Id } from '../plan/plan';
+import { networkBefore } from '../rooms';
+import { attachPath } from './attach';
+import { join } from './heal';
+import type { Intent } from './intent';
+import { requireFace } from './require';
+import { settle } from './settle';
+
+/** A corner is put somewhere else; its walls turn and stretch with it. The end of an open wall may close an outline. */
+export function moveCorner(draft: Draft, { floor, corner: id, to }: Extract<Intent, { kind: 'moveCorner' }>): void {
+  requirePlace(to);
+  const star = networkBefore(draft, floor).stars.get(requireCorner(draft, id).id);
+  if (!star) throw new Refusal('That corner is no longer there.');
+  const open = star.around.length === 1;
+  // an open end put near another wall ends on it
+  const [end] = open
+    ? attachPath(draft, floor, [to, draft.corners[star.around[0]!.to]!], false, star.around[0]!.wall.id)
+    : [to];
+  draft.moveCorner(id, end!);
+  const changed = star.around.map((half) => half.wall.id);
+  settle(draft, floor, { changed, keepRooms: !open });
+}
+
+/** A corner where there was none, on a wall, `along` mm from the left end of its face. */
+export function addCorner(draft: Draft, { floor, face: key, along }: Extract<Intent, { kind: 'addCorner' }>): Id {
+  const face = requireFace(draft, floor, key);
+  if (!(along > 50 && along < face.length - 50)) throw new Refusal('There is a corner already. Tap further from it.');
+  for (const half of face.halves) {
+    const at = nearestOn(half.course, pointAt(face.course, along));
+    if (!at) continue;
+    const corner = draft.addCorner(floor, at.x, at.y);
+    settle(draft, floor, { changed: [half.wall.id], keepRooms: true });
+    return corner.id;
+  }
+  throw new Refusal('That wall is no longer there.');
+}
+
+/** A corner between two walls goes; one straight wall takes their place. */
+export function removeCorner(draft: Draft, { floor, corner }: Extract<Intent, { kind: 'removeCorner' }>): void {
+  requireCorner(draft, corner);
+  const star = networkBefore(draft, floor).stars.get(corner);
+  if (!star || star.around.length !== 2)
+    throw new Refusal('More than two walls meet there. Take one of them away first.');
+  const [one, two] = star.around as [(typeof star.around)[0], (typeof star.around)[0]];
+  if (!join(draft, one, two))
+    throw new Refusal('Something is measured from this corner: a reading, a door or a window. Take that away first.');
+  settle(draft, floor, { changed: [one.wall.id], keepRooms: true });
+}
+
+function requireCorner(draft: Draft, id: Id): Corner {
+  const corner = draft.corners[id];
+  if (!corner) throw new Refusal('That corner is no longer there.');
+  return corner;
+}
+
+function requirePlace({ x, y }: Point): void {
+  if (!Number.isFinite(x) || !Number.isFinite(y)) throw new Refusal('That is no place on the sheet.');
+}
+
+/** The foot of p on a course, when it falls between its ends. */
+function nearestOn(course: Course, p: Point): Point | null {
+  const along = alongOf(course, p);
+  return along > 1 && along < course.length - 1 ? pointAt(course, along) : null;
+}

@@ -1,0 +1,152 @@
+import { type Point, turned } from '../geometry';
+import { type Draft, Refusal } from '../plan/draft';
+import type { Id, Opening, Reading, Wall, WallSide } from '../plan/plan';
+import { floorAt, floorsOf, networkBefore } from '../rooms';
+import type { Network } from '../walls';
+import type { Intent } from './intent';
+import { settle } from './settle';
+
+/** Turned clockwise by `turn` degrees and, if said, mirrored left to right, about a point; then moved. mm. */
+export interface Motion {
+  readonly dx: number;
+  readonly dy: number;
+  readonly turn: number;
+  readonly mirror: boolean;
+  readonly about: Point;
+}
+
+/**
+ * Rooms are moved, turned or mirrored, or copied, with all that belongs to them: walls, openings, solids, readings.
+ * A wall shared with a room that stays is left where it is, and goes along as a wall of its own.
+ */
+export function transformRooms(draft: Draft, intent: Extract<Intent, { kind: 'transformRooms' }>): Id | void {
+  const { floor, rooms, motion, copy } = intent;
+  if (![motion.dx, motion.dy, motion.turn, motion.about.x, motion.about.y].every(Number.isFinite))
+    throw new Refusal('That is no place on the sheet.');
+  const network = networkBefore(draft, floor);
+  const mine = new Set(rooms);
+  const sides = roomsOfWalls(draft, floor, network);
+  const moving = network.walls.filter((wall) => [...(sides.get(wall.id) ?? [])].some((room) => mine.has(room)));
+  if (moving.length === 0) throw new Refusal('That room is no longer there.');
+  const stays = (wall: Wall) => copy || [...sides.get(wall.id)!].some((room) => !mine.has(room));
+  const to = (p: Point) => moveBy(motion, p);
+  const corners = moveCorners(draft, network, moving, stays, to);
+  const walls = moving.map((wall) => moveWall(draft, wall, stays(wall), corners, motion.mirror));
+  moveReadings(draft, floor, corners, copy, motion.mirror);
+  for (const id of rooms) moveRoom(draft, id, copy, to);
+  moveFreeSolids(draft, floor, network, mine, copy, motion);
+  settle(draft, floor, { changed: walls, keepRooms: false });
+  return Object.keys(draft.rooms).find((id) => !(id in draft.before.rooms));
+}
+
+function moveBy({ dx, dy, turn, mirror, about }: Motion, p: Point): Point {
+  const flat = { x: (p.x - about.x) * (mirror ? -1 : 1), y: p.y - about.y };
+  const round = turn % 360 === 0 ? flat : turned(flat, (turn * Math.PI) / 180);
+  return { x: about.x + round.x + dx, y: about.y + round.y + dy };
+}
+
+/** Which rooms each wall looks at. */
+function roomsOfWalls(draft: Draft, floor: Id, network: Network): Map<Id, Set<Id>> {
+  const sides = new Map<Id, Set<Id>>();
+  const floors = floorsOf(network);
+  for (const room of draft.on('rooms', floor)) {
+    const home = floorAt(floors, room.at);
+    for (const half of home ? [home.face.outline, ...home.face.holes].flatMap((loop) => loop.halves) : []) {
+      if (!sides.has(half.wall.id)) sides.set(half.wall.id, new Set());
+      sides.get(half.wall.id)!.add(room.id);
+    }
+  }
+  return sides;
+}
+
+/** Corners only the moving walls use move; others get a twin that does. */
+function moveCorners(
+  draft: Draft,
+  network: Network,
+  moving: readonly Wall[],
+  stays: (wall: Wall) => boolean,
+  to: (p: Point) => Point,
+): Map<Id, Id> {
+  const leaving = new Set(moving.filter((wall) => !stays(wall)).map((wall) => wall.id));
+  const corners = new Map<Id, Id>();
+  for (const id of new Set(moving.flatMap((wall) => [wall.start, wall.end]))) {
+    const star = network.stars.get(id)!;
+    const at = to(star.corner);
+    if (star.around.every((half) => leaving.has(half.wall.id))) {
+      draft.moveCorner(id, at);
+      corners.set(id, id);
+    } else corners.set(id, draft.addCorner(star.corner.floor, at.x, at.y).id);
+  }
+  return corners;
+}
+
+function moveWall(draft: Draft, wall: Wall, stays: boolean, corners: ReadonlyMap<Id, Id>, mirror: boolean): Id {
+  const placed = {
+    ...wall,
+    start: corners.get(wall.start)!,
+    end: corners.get(wall.end)!,
+    ...(mirror && { left: wall.right, right: wall.left, bulge: 0 - wall.bulge }),
+  };
+  const id = stays ? draft.addWall(placed).id : wall.id;
+  if (!stays) draft.put('walls', placed);
+  for (const opening of draft.openingsOn(wall.id)) {
+    const along = mirror ? mirrored(opening) : opening;
+    if (stays) draft.put('openings', { ...along, id: draft.newId(), wall: id });
+    else draft.put('openings', along);
+  }
+  for (const solid of draft.solidsOn(wall.id)) {
+    const stand = { ...solid.stand, wall: id, ...(mirror && { side: other(solid.stand.side) }) };
+    draft.put('solids', { ...solid, id: stays ? draft.newId() : solid.id, stand });
+  }
+  return id;
+}
+
+const other = (side: WallSide): WallSide => (side === 'left' ? 'right' : 'left');
+const mirrored = (opening: Opening): Opening => ({
+  ...opening,
+  side: other(opening.side),
+  swing: other(opening.swing),
+});
+
+function moveReadings(draft: Draft, floor: Id, corners: ReadonlyMap<Id, Id>, copy: boolean, mirror: boolean): void {
+  for (const reading of draft.on('readings', floor)) {
+    const [from, to] = [corners.get(reading.from), corners.get(reading.to)];
+    if (from === undefined || to === undefined) continue;
+    const along: Reading = { ...reading, ...(mirror ? { from: to, to: from } : { from, to }) };
+    const stays = copy || from !== reading.from || to !== reading.to;
+    draft.put('readings', stays ? { ...along, id: draft.newId() } : along);
+  }
+}
+
+function moveRoom(draft: Draft, id: Id, copy: boolean, to: (p: Point) => Point): void {
+  const room = draft.rooms[id];
+  if (!room) return;
+  const placed = { ...room, at: to(room.at), label: room.label && to(room.label) };
+  draft.put('rooms', copy ? { ...placed, id: draft.newId() } : placed);
+}
+
+function moveFreeSolids(
+  draft: Draft,
+  floor: Id,
+  network: Network,
+  rooms: ReadonlySet<Id>,
+  copy: boolean,
+  motion: Motion,
+): void {
+  const floors = floorsOf(network);
+  const homes = new Set(
+    Object.values(draft.before.rooms)
+      .filter((room) => rooms.has(room.id))
+      .map((room) => floorAt(floors, room.at)),
+  );
+  for (const solid of draft.on('solids', floor)) {
+    const { stand } = solid;
+    if (stand.kind !== 'free' || !homes.has(floorAt(floors, stand))) continue;
+    const turn = (motion.mirror ? -stand.turn : stand.turn) + motion.turn;
+    draft.put('solids', {
+      ...solid,
+      id: copy ? draft.newId() : solid.id,
+      stand: { ...stand, ...moveBy(motion, stand), turn: turn % 360 },
+    });
+  }
+}

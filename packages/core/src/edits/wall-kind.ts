@@ -1,0 +1,40 @@
+import { type Draft, Refusal } from '../plan/draft';
+import type { Intent } from './intent';
+import { requireFace } from './require';
+import { settle } from './settle';
+
+/** The walls of a face are told to be party walls, a chalk line (no wall at all), or walls by what they part. */
+export function setWallKind(draft: Draft, { floor, face: key, as }: Extract<Intent, { kind: 'setWallKind' }>): void {
+  const face = requireFace(draft, floor, key);
+  const { partyThickness, internalThickness } = draft.job.usual;
+  for (const { wall } of face.halves) {
+    if (as === 'chalk') {
+      if (draft.openingsOn(wall.id).length + draft.solidsOn(wall.id).length > 0)
+        throw new Refusal('Doors and windows need a wall. Take them away first.');
+      draft.put('walls', { ...wall, kind: 'chalk', left: 0, right: 0, typed: true });
+      continue;
+    }
+    if (wall.kind === 'chalk') {
+      draft.put('walls', {
+        ...wall,
+        kind: 'internal',
+        typed: false,
+        left: internalThickness / 2,
+        right: internalThickness / 2,
+      });
+      continue;
+    }
+    const wider = wall.left >= wall.right;
+    const kept = wider ? wall.right : wall.left;
+    const thickness = Math.max(kept, wall.typed ? wall.left + wall.right : partyThickness);
+    const shares = wider ? { left: thickness - kept, right: kept } : { left: kept, right: thickness - kept };
+    if (as === 'party') draft.put('walls', { ...wall, kind: 'party', ...shares });
+    // what it parts is found out again; until then it is the other kind, so that it takes its usual thickness
+    else if (wall.kind === 'party') draft.put('walls', { ...wall, kind: face.room ? 'internal' : 'external' });
+  }
+  settle(draft, floor, {
+    changed: face.halves.map((half) => half.wall.id),
+    adjust: { stay: [face.from] },
+    keepRooms: true,
+  });
+}

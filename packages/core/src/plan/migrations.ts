@@ -1,0 +1,41 @@
+type Loose = Record<string, unknown>;
+
+const isObject = (value: unknown): value is Loose =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+const each = (entities: unknown, change: (entity: Loose) => Loose): unknown =>
+  isObject(entities)
+    ? Object.fromEntries(
+        Object.entries(entities).map(([id, entity]) => [id, isObject(entity) ? change(entity) : entity]),
+      )
+    : entities;
+
+/** What leads from each version of the document to the next. */
+const STEPS: Record<number, (plan: Loose) => Loose> = {
+  // walls bend, solids stand in rooms, rooms have a colour and labels a place, party walls a usual thickness
+  1: (plan) => ({
+    ...plan,
+    schema: 2,
+    job: withPartyThickness(plan['job']),
+    walls: each(plan['walls'], (wall) => ({ bulge: 0, ...wall })),
+    rooms: each(plan['rooms'], (room) => ({ label: null, colour: null, ...room })),
+    solids: {},
+  }),
+};
+
+function withPartyThickness(job: unknown): unknown {
+  if (!isObject(job) || !isObject(job['usual'])) return job;
+  const partyThickness = job['units'] === 'imperial' ? 203.2 : 200;
+  return { ...job, usual: { partyThickness, ...job['usual'] } };
+}
+
+/** A document of an older version brought up to date, step by step; anything else is given back as it is. */
+export function migrated(input: unknown): unknown {
+  let plan = input;
+  while (isObject(plan)) {
+    const step = STEPS[plan['schema'] as number];
+    if (!step) return plan;
+    plan = step(plan);
+  }
+  return plan;
+}
