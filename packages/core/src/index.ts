@@ -5,6 +5,7 @@ export * from './geometry';
 export * from './openings';
 export * from './plan';
 export * from './rooms';
+export * from './sketching';
 export * from './snapping';
 export * from './solids';
 export * from './trueup';

@@ -28,7 +28,16 @@ export type BumpShape = 'box' | 'slanted' | 'round' | 'breast';
 
 /** Everything a person can do to a plan. */
 export type Intent =
-  | { readonly kind: 'drawBox'; readonly floor: Id; readonly a: Point; readonly b: Point }
+  | {
+      readonly kind: 'drawBox';
+      readonly floor: Id;
+      readonly a: Point;
+      readonly b: Point;
+      readonly width?: TypedLength | null;
+      readonly depth?: TypedLength | null;
+      /** When they were read, ISO 8601. */
+      readonly time?: string;
+    }
   | {
       readonly kind: 'drawPath';
       readonly floor: Id;
@@ -136,6 +145,8 @@ export type Intent =
       readonly floor: Id;
       readonly face: string;
       /** mm into the room */ readonly by: number;
+      /** Whether the walls at its ends get longer or shorter along their lines, or turn with it. */
+      readonly neighbours?: 'stretch' | 'turn';
     }
   | { readonly kind: 'removeWall'; readonly floor: Id; readonly face: string }
   | ({ readonly kind: 'addOpening'; readonly floor: Id; readonly opening: OpeningKind } & PlaceOnFace & OpeningSize)

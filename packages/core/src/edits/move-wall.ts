@@ -9,34 +9,45 @@ import { settle } from './settle';
 
 /**
  * A face's walls move straight into the room (or out of it, negative). The walls at its ends stretch along their
- * own lines. Where the line of the moving wall goes on beyond its end, that part stays and a piece of wall joins
+ * own lines, or turn with it when told so. Where the line of the moving wall goes on beyond its end, that part stays and a piece of wall joins
  * the two. Refuses when a room would be lost, walls would cross, or a taped length would change.
  */
-export function moveWall(draft: Draft, { floor, face: key, by }: Extract<Intent, { kind: 'moveWall' }>): void {
+export function moveWall(
+  draft: Draft,
+  { floor, face: key, by, neighbours }: Extract<Intent, { kind: 'moveWall' }>,
+): void {
   if (!Number.isFinite(by)) throw new Refusal('That wall can not go there.');
   const face = requireFace(draft, floor, key);
   const network = networkBefore(draft, floor);
   const moving = new Set(face.halves.map((half) => half.wall.id));
   const shift = { x: rightOf(face.d).x * by, y: rightOf(face.d).y * by };
   const changed = new Set<Id>(moving);
+  const run: MovingRun = { moving, shift, d: face.d, turn: neighbours === 'turn', changed };
   const inner = face.halves.slice(1).map((half) => half.from);
-  for (const id of inner) shiftCorner(draft, network.stars.get(id)!, moving, shift, face.d, changed);
-  shiftCorner(draft, network.stars.get(face.from)!, moving, shift, face.d, changed);
-  if (face.to !== face.from) shiftCorner(draft, network.stars.get(face.to)!, moving, shift, face.d, changed);
+  for (const id of inner) shiftCorner(draft, network.stars.get(id)!, run);
+  shiftCorner(draft, network.stars.get(face.from)!, run);
+  if (face.to !== face.from) shiftCorner(draft, network.stars.get(face.to)!, run);
   settle(draft, floor, { changed, keepRooms: true });
 }
 
+/** Walls on the move: where to, the direction they run in, whether their neighbours turn, and what has changed so far. */
+interface MovingRun {
+  readonly moving: ReadonlySet<Id>;
+  readonly shift: Point;
+  readonly d: Point;
+  readonly turn: boolean;
+  readonly changed: Set<Id>;
+}
+
 /** Moves one corner of the moving run: along the wall it can slide on, splitting the corner where other walls must stay. */
-function shiftCorner(
-  draft: Draft,
-  star: Star,
-  moving: ReadonlySet<Id>,
-  shift: Point,
-  d: Point,
-  changed: Set<Id>,
-): void {
+function shiftCorner(draft: Draft, star: Star, { moving, shift, d, turn, changed }: MovingRun): void {
   const { corner } = star;
   const others = star.around.filter((half) => !moving.has(half.wall.id));
+  if (turn) {
+    draft.moveCorner(corner.id, moved(corner, shift, 1));
+    for (const half of others) changed.add(half.wall.id);
+    return;
+  }
   const rail = others
     .filter((half) => Math.abs(cross(half.d, d)) > 0.2)
     .sort((a, b) => Math.abs(cross(b.d, d)) - Math.abs(cross(a.d, d)))[0];
