@@ -1,9 +1,17 @@
-import { type Intent, type Plan, type Point, applyEdit, deriveFloor, newPlan } from '@velvet-tape/core';
-import type { Selection } from '../src/features/plan/plan-slice';
+import { type Guide, type Intent, type Plan, type Point, applyEdit, deriveFloor, newPlan } from '@velvet-tape/core';
+import type { Selection, ToolChoices } from '../src/features/plan/plan-slice';
+import { type Proposal, intentOf, withTyped } from '../src/features/plan/sketching/proposal';
+import { boxTool } from '../src/features/plan/tools/box-tool';
+import { bumpTool } from '../src/features/plan/tools/bump-tool';
 import { chooseTool } from '../src/features/plan/tools/choose-tool';
-import { roomTool } from '../src/features/plan/tools/room-tool';
+import { columnTool } from '../src/features/plan/tools/column-tool';
+import { cornersTool } from '../src/features/plan/tools/corners-tool';
+import { divideTool } from '../src/features/plan/tools/divide-tool';
+import { lassoTool } from '../src/features/plan/tools/lasso-tool';
+import { loopTool } from '../src/features/plan/tools/loop-tool';
+import { shapeTool } from '../src/features/plan/tools/shape-tool';
 import { SheetInput } from '../src/features/plan/tools/sheet-input';
-import type { Bench, Pointer } from '../src/features/plan/tools/tool';
+import type { Bench, Pointer, Tool } from '../src/features/plan/tools/tool';
 
 /** A workbench without a screen: edits are done at once, and what was shown is remembered. */
 function workbench(plan: Plan = newPlan({ name: 'Shed' })) {
@@ -14,11 +22,34 @@ function workbench(plan: Plan = newPlan({ name: 'Shed' })) {
     committed: [] as Intent[],
     panned: 0,
     drawn: '',
+    proposal: null as Proposal | null,
+    guides: [] as readonly Guide[],
+    choices: {
+      chalk: false,
+      shape: 'L',
+      bump: 'box',
+      solid: { solid: 'column', shape: 'round' },
+      neighbours: 'stretch',
+      free: false,
+    } as ToolChoices,
   };
   let seeds = 0;
   const bench: Bench = {
     floor: () => deriveFloor(state.plan, 'ground'),
     selection: () => state.selection,
+    choices: () => state.choices,
+    proposal: () => state.proposal,
+    propose: (proposal) => (state.proposal = proposal),
+    keep: () => {
+      const intent = state.proposal && intentOf(state.proposal, deriveFloor(state.plan, 'ground'));
+      const result = intent && bench.commit(intent, bench.seed());
+      if (!result?.ok) return false;
+      state.proposal = null;
+      if (result.made) bench.drawn(result.made);
+      return true;
+    },
+    guide: (guides) => (state.guides = guides),
+    trace: () => undefined,
     preview: (intent) => state.previews.push(intent),
     commit: (intent, seed) => {
       state.committed.push(intent);
@@ -40,6 +71,7 @@ const at = (x: number, y: number, free = false): Pointer => ({
   px: { x: x / 10, y: y / 10 },
   reach: 150,
   free,
+  several: false,
 });
 
 function shed(): Plan {
@@ -55,35 +87,38 @@ function shed(): Plan {
 describe('drawing a room', () => {
   test('a drag shows it all the way and draws it at the end', () => {
     const { bench, state } = workbench();
-    const tool = roomTool(bench);
+    const tool = boxTool(bench);
     tool.down(at(0, 0));
     tool.move(at(2000, 1500));
     tool.move(at(4000, 3000));
-    expect(state.previews).toHaveLength(2);
+    expect(state.proposal).toMatchObject({ kind: 'box', b: { x: 4000, y: 3000 } });
     expect(state.committed).toHaveLength(0);
     tool.up(at(4000, 3000));
     expect(bench.floor().area).toBeCloseTo(12e6, 3);
     expect(state.drawn).not.toBe('');
   });
 
-  test('a tap draws nothing; Escape in a drag leaves nothing behind', () => {
+  test('a tap waits for its sizes to be typed; Escape in a drag leaves nothing behind', () => {
     const { bench, state } = workbench();
-    const tool = roomTool(bench);
+    const tool = boxTool(bench);
     tool.down(at(0, 0));
     tool.up(at(10, 10));
+    const metres = (value: number) => ({ value, text: String(value), unit: 'mm' as const });
+    const typed = withTyped(withTyped(state.proposal!, 'width', metres(4210)), 'depth', metres(2980));
+    expect(intentOf(typed, bench.floor())).toMatchObject({ kind: 'drawBox', b: { x: 4210, y: 2980 } });
     tool.down(at(0, 0));
     tool.move(at(3000, 3000));
     expect(tool.busy).toBe(true);
     tool.cancel();
     tool.up(at(3000, 3000));
     expect(state.committed).toHaveLength(0);
-    expect(state.previews.at(-1)).toBeNull();
+    expect(state.proposal).toBeNull();
   });
 
   test('it is caught by the wall of the room beside it, unless snapping is suspended', () => {
     const draw = (free: boolean) => {
       const { bench, state } = workbench(shed());
-      const tool = roomTool(bench);
+      const tool = boxTool(bench);
       tool.down(at(4370, 60, free));
       tool.move(at(7000, 2000, free));
       tool.up(at(7000, 2000, free));
@@ -91,6 +126,42 @@ describe('drawing a room', () => {
     };
     expect(draw(false)).toMatchObject({ a: { x: 4000, y: 0 } });
     expect(draw(true)).toMatchObject({ a: { x: 4370, y: 60 } });
+  });
+});
+
+describe('correcting', () => {
+  test('the corner of a chosen room is dragged, and caught by what is near', () => {
+    const { bench, state } = workbench(shed());
+    const room = bench.floor().rooms[0]!;
+    state.selection = { kind: 'room', id: room.room.id };
+    const tool = chooseTool(bench);
+    tool.down(at(4000, 3000));
+    tool.move(at(4500, 3100));
+    tool.up(at(5000, 3070));
+    expect(state.committed).toMatchObject([{ kind: 'moveCorner', to: { x: 5000, y: 3000 } }]);
+    expect(bench.floor().area).toBeCloseTo(13.5e6, 0);
+  });
+
+  test('the handle in the room bends the chosen wall', () => {
+    const { bench, state } = workbench(shed());
+    const face = bench.floor().rooms[0]!.faces.find((f) => f.a.x > 3999 && f.b.x > 3999)!;
+    state.selection = { kind: 'wall', face: face.key };
+    const tool = chooseTool(bench);
+    tool.down(at(4000 - 285, 1500));
+    tool.move(at(4000, 1500));
+    tool.up(at(4000 + 215, 1500));
+    expect(state.committed).toMatchObject([{ kind: 'bendWall', by: 'sagitta', value: 500, way: 'out' }]);
+  });
+
+  test('the label of a chosen room is dragged inside the room', () => {
+    const { bench, state } = workbench(shed());
+    const { room, label } = bench.floor().rooms[0]!;
+    state.selection = { kind: 'room', id: room.id };
+    const tool = chooseTool(bench);
+    tool.down(at(label.x, label.y));
+    tool.move(at(label.x + 500, label.y));
+    tool.up(at(label.x + 700, label.y));
+    expect(bench.floor().rooms[0]!.label.x).toBeCloseTo(label.x + 700, 6);
   });
 });
 
@@ -141,6 +212,121 @@ describe('choosing', () => {
   });
 });
 
+describe('drawing corner by corner', () => {
+  test('taps place corners, typed lengths hold, the first corner closes', () => {
+    const { bench, state } = workbench();
+    const tool = cornersTool(bench);
+    const tap = (x: number, y: number) => {
+      tool.down(at(x, y, true));
+      tool.up(at(x, y, true));
+    };
+    tap(0, 0);
+    tap(4000, 30);
+    state.proposal = withTyped(state.proposal!, 'leg', { value: 4200, text: '4.2', unit: 'm' });
+    tap(4200, 3000);
+    tap(0, 3000);
+    expect(state.proposal).toMatchObject({ kind: 'path', points: { length: 4 } });
+    tap(60, 40);
+    expect(state.committed).toMatchObject([{ kind: 'drawPath', lengths: [{ text: '4.2' }, null, null, null] }]);
+    expect(bench.floor().rooms).toHaveLength(1);
+    expect(bench.floor().rooms[0]!.faces.some((face) => face.provenance === 'taped')).toBe(true);
+  });
+
+  test('an outline ends on a wall that is there', () => {
+    const { bench, state } = workbench(shed());
+    const tool = cornersTool(bench);
+    for (const [x, y] of [
+      [4000, 500],
+      [6000, 500],
+      [6000, 2500],
+      [4080, 2500],
+    ] as const) {
+      tool.down(at(x, y));
+      tool.up(at(x, y));
+    }
+    expect(state.proposal).toBeNull();
+    expect(bench.floor().rooms).toHaveLength(2);
+  });
+
+  test('a drag aims the leg and says what caught it', () => {
+    const { bench, state } = workbench();
+    const tool = cornersTool(bench);
+    tool.down(at(0, 0));
+    tool.move(at(2500, 90));
+    expect(state.proposal).toMatchObject({ points: [{ x: 0, y: 0 }], towards: { y: 0 } });
+    expect(state.guides.map((guide) => guide.word)).toContain('square');
+    tool.cancel();
+    expect(state.proposal).toMatchObject({ points: [{ x: 0, y: 0 }], towards: null });
+  });
+});
+
+describe('other ways to draw', () => {
+  const drag = (tool: Tool, ...points: readonly (readonly [number, number])[]) => {
+    points.forEach(([x, y], i) => (i === 0 ? tool.down : tool.move)(at(x, y)));
+    tool.up(at(...points.at(-1)!));
+  };
+  /** Points along the sides of a rectangle, every 200 mm. */
+  const round: [number, number][] = [];
+  for (let s = 0; s < 4000; s += 200) round.push([s, 0]);
+  for (let s = 0; s < 3000; s += 200) round.push([4000, s]);
+  for (let s = 4000; s > 0; s -= 200) round.push([s, 3000]);
+  for (let s = 3000; s > 100; s -= 200) round.push([0, s]);
+
+  test('a loop is straightened when the finger is lifted, and waits to be kept', () => {
+    const { bench, state } = workbench();
+    drag(loopTool(bench), ...round);
+    expect(state.committed).toHaveLength(0);
+    expect(intentOf(state.proposal!, bench.floor())).toMatchObject({ kind: 'drawPath', points: { length: 4 } });
+    expect(bench.keep()).toBe(true);
+    expect(bench.floor().rooms).toHaveLength(1);
+  });
+
+  test('a shape is dropped, stretched by a corner, moved as a whole', () => {
+    const { bench, state } = workbench();
+    const tool = shapeTool(bench);
+    drag(tool, [3000, 3000]);
+    expect(state.proposal).toMatchObject({ kind: 'shape', shape: 'L', width: 4800 });
+    drag(tool, [3000 + 2400, 3000 + 1800], [6000, 5000], [6400, 5400]);
+    expect(state.proposal).toMatchObject({ width: 5800, depth: 4200 });
+    drag(tool, [3000, 3000], [3600, 3000], [4000, 3000]);
+    expect(state.proposal).toMatchObject({ width: 5800, at: { x: 4500 } });
+  });
+
+  test('a bump is pushed out of the wall that was pressed, and made deeper by another drag', () => {
+    const { bench, state } = workbench(shed());
+    const tool = bumpTool(bench);
+    drag(tool, [2000, -50], [2000, -300], [2000, -600]);
+    expect(state.proposal).toMatchObject({ kind: 'bump', shape: 'box', depth: 600, from: 1400, width: 1200 });
+    drag(tool, [2000, -600], [1800, -800], [1700, -900]);
+    expect(state.proposal).toMatchObject({ depth: 900, from: 1100 });
+    expect(bench.keep()).toBe(true);
+    expect(bench.floor().area).toBeCloseTo(12e6 + 1200 * 900, 0);
+  });
+
+  test('a chalk line from edge to edge divides a room', () => {
+    const { bench, state } = workbench(shed());
+    state.choices = { ...state.choices, chalk: true };
+    drag(divideTool(bench), [2500, -40], [2520, 1500], [2530, 2960]);
+    expect(bench.floor().rooms).toHaveLength(2);
+    expect(bench.floor().area).toBeCloseTo(12e6, 0);
+  });
+
+  test('a column goes where it is tapped, and is chosen', () => {
+    const { bench, state } = workbench(shed());
+    drag(columnTool(bench), [2000, 1500]);
+    expect(state.selection.kind).toBe('solid');
+    expect(bench.floor().solids).toHaveLength(1);
+  });
+
+  test('a lasso chooses the rooms whose names it holds', () => {
+    const { bench, state } = workbench(shed());
+    drag(lassoTool(bench), ...round.map(([x, y]): [number, number] => [x, y]));
+    expect(state.selection).toEqual({ kind: 'rooms', ids: [bench.floor().rooms[0]!.room.id] });
+    drag(chooseTool(bench), [1000, 1000], [2000, 1000], [3000, 1000]);
+    expect(state.committed).toMatchObject([{ kind: 'transformRooms', motion: { dx: 2000, dy: 0 } }]);
+  });
+});
+
 test('a second finger ends what the first was doing, and moves and zooms the sheet', () => {
   const seen: string[] = [];
   const pinches: number[] = [];
@@ -148,10 +334,11 @@ test('a second finger ends what the first was doing, and moves and zooms the she
     down: () => seen.push('down'),
     move: () => seen.push('move'),
     up: () => seen.push('up'),
+    hover: () => seen.push('hover'),
     cancel: () => seen.push('cancel'),
     pinch: (_px: Point, _dx, _dy, factor) => pinches.push(factor),
   });
-  const finger = (pointerId: number) => ({ pointerId, pointerType: 'touch', altKey: false });
+  const finger = (pointerId: number) => ({ pointerId, pointerType: 'touch', altKey: false, shiftKey: false });
   input.pressed({ x: 100, y: 100 }, finger(1));
   input.pressed({ x: 200, y: 100 }, finger(2));
   input.moved({ x: 300, y: 100 }, finger(2));

@@ -15,3 +15,6 @@ export type RootState = ReturnType<typeof store.getState>;
 export type AppDispatch = typeof store.dispatch;
 export const useAppDispatch = useDispatch.withTypes<AppDispatch>();
 export const useAppSelector = useSelector.withTypes<RootState>();
+
+/** Something a person does: it may look at the state and changes it by actions. */
+export type Command = (dispatch: AppDispatch, getState: () => RootState) => void;

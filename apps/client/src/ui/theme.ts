@@ -25,6 +25,8 @@ const LIGHT = {
   wall: '#24102A',
   sheet: '#F8F2E7',
   floor: '#FFFDF8',
+  /** Floors of rooms that were given a colour; lettering on them keeps its contrast. */
+  tints: { moss: '#DCE9DC', clay: '#F3DCCB', brass: '#F5E6BC', velvet: '#E6D8E8', water: '#D6E6EC' },
 };
 const DARK: typeof LIGHT = {
   velvet: '#4D2B54',
@@ -42,6 +44,7 @@ const DARK: typeof LIGHT = {
   wall: '#D9C8DC',
   sheet: '#1E1022',
   floor: '#2A182F',
+  tints: { moss: '#22392B', clay: '#43281B', brass: '#42351A', velvet: '#3D2544', water: '#1E343D' },
 };
 export type HouseColours = typeof LIGHT;
 

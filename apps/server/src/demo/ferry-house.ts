@@ -8,7 +8,7 @@ export function ferryHouse(): { id: string; plan: Plan } {
       name: 'Ferry House',
       address: 'The Old Landing, Heronsgate Quay',
       units: 'metric',
-      usual: { externalThickness: 300, internalThickness: 100, ceilingHeight: 2600 },
+      usual: { externalThickness: 300, internalThickness: 100, partyThickness: 250, ceilingHeight: 2600 },
       north: 20,
     },
     '2026-05-04T09:20:00Z',

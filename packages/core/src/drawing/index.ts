@@ -1,2 +1,3 @@
 export * from './draw-floor';
+export { lineAlong } from './openings';
 export * from './marks';

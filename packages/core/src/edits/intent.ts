@@ -1,6 +1,5 @@
 import type { Point, RingPoint } from '../geometry';
 import type { Id, JobDetails, OpeningKind, Reading, RoomColour, SolidKind, SolidShape } from '../plan/plan';
-import type { Motion } from './transform-rooms';
 
 /** The changes of an opening that can be typed or flipped. Distances from the inside corner at that end of the face. */
 export interface OpeningSize {
@@ -22,6 +21,15 @@ export interface TypedLength {
   readonly value: number;
   readonly text: string;
   readonly unit: Reading['unit'];
+}
+
+/** Turned clockwise by `turn` degrees and, if said, mirrored left to right, about a point; then moved. mm. */
+export interface Motion {
+  readonly dx: number;
+  readonly dy: number;
+  readonly turn: number;
+  readonly mirror: boolean;
+  readonly about: Point;
 }
 
 export type BumpShape = 'box' | 'slanted' | 'round' | 'breast';

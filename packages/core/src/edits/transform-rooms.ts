@@ -3,17 +3,8 @@ import { type Draft, Refusal } from '../plan/draft';
 import type { Id, Opening, Reading, Wall, WallSide } from '../plan/plan';
 import { floorAt, floorsOf, networkBefore } from '../rooms';
 import type { Network } from '../walls';
-import type { Intent } from './intent';
+import type { Intent, Motion } from './intent';
 import { settle } from './settle';
-
-/** Turned clockwise by `turn` degrees and, if said, mirrored left to right, about a point; then moved. mm. */
-export interface Motion {
-  readonly dx: number;
-  readonly dy: number;
-  readonly turn: number;
-  readonly mirror: boolean;
-  readonly about: Point;
-}
 
 /**
  * Rooms are moved, turned or mirrored, or copied, with all that belongs to them: walls, openings, solids, readings.

@@ -63,6 +63,7 @@ export function NewJobScreen() {
     const usual = {
       externalThickness: mm('external'),
       internalThickness: mm('internal'),
+      partyThickness: USUAL[form.units].partyThickness,
       ceilingHeight: mm('ceiling'),
     };
     const day = new Date().toLocaleDateString('en-GB', { day: 'numeric', month: 'long' });

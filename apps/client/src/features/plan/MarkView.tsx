@@ -1,4 +1,5 @@
 import type { Mark } from '@velvet-tape/core';
+import { pathData } from '@velvet-tape/formats';
 import { memo } from 'react';
 import { G, Path, Text } from 'react-native-svg';
 import { FONTS, type HouseColours } from '../../ui/theme';
@@ -43,11 +44,9 @@ export const MarkView = memo(function MarkView({ mark, colours, lettering }: Pro
     const d = `M ${from.x} ${from.y} A ${radius} ${radius} 0 0 ${clockwise ? 1 : 0} ${to.x} ${to.y}`;
     return <Path d={d} fill="none" stroke={colours.inkSoft} strokeWidth={1} {...THIN} />;
   }
-  const d = mark.rings
-    .filter((ring) => ring.length > 1)
-    .map((ring) => `M ${ring.map((p) => `${p.x} ${p.y}`).join(' L ')}${mark.closed ? ' Z' : ''}`)
-    .join(' ');
-  return <Path d={d} fillRule="evenodd" {...styleOf(mark.role, colours)} {...THIN} />;
+  const d = pathData(mark.rings, mark.closed);
+  const tint = mark.tint && { fill: colours.tints[mark.tint] };
+  return <Path testID={mark.key} d={d} fillRule="evenodd" {...styleOf(mark.role, colours)} {...tint} {...THIN} />;
 });
 
 function styleOf(role: Mark['role'], c: HouseColours) {
@@ -62,6 +61,14 @@ function styleOf(role: Mark['role'], c: HouseColours) {
       return { fill: c.floor };
     case 'wall.cut':
       return { fill: c.wall, stroke: c.wall, strokeWidth: 1 };
+    case 'solid.cut':
+      return { fill: c.linenDeep, stroke: c.wall, strokeWidth: 2 };
+    case 'solid.hatch':
+      return line(c.wall, 1);
+    case 'chalk.line':
+      return line(c.inkSoft, 2, { strokeDasharray: '12 4 2 4' });
+    case 'open.end':
+      return { fill: c.clay, fillOpacity: 0.25, stroke: c.clay, strokeWidth: 2.5 };
     case 'opening.gap':
       return { fill: c.floor, stroke: c.floor, strokeWidth: 1 };
     case 'window.frame':

@@ -4,15 +4,16 @@ import { ScrollView, StyleSheet, View, useWindowDimensions } from 'react-native'
 import { ActivityIndicator, Button, IconButton, Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { FONTS, TOUCH, WIDE, useColours } from '../../ui/theme';
-import { FieldBar } from './FieldBar';
+import { FieldBar } from './foot/FieldBar';
+import { NumberPad } from './foot/NumberPad';
+import { ToolOptions, Toolbar } from './foot/Toolbar';
 import { Header } from './Header';
 import { Ledger } from './Ledger';
 import { NamePrompt } from './NamePrompt';
-import { NumberPad } from './NumberPad';
+import { OpenEnds } from './OpenEnds';
 import { PlanCanvas } from './PlanCanvas';
 import { RoomCard } from './RoomCard';
 import { TapeStrip } from './TapeStrip';
-import { Toolbar } from './Toolbar';
 import { type PlanState, planActions } from './plan-slice';
 import { closeJob, openJob } from './session';
 import { KEYS, useShortcuts } from './shortcuts';
@@ -38,18 +39,23 @@ export function PlanScreen({ id }: { id: string }) {
 function PhoneLayout() {
   const colours = useColours();
   const { selection, naming } = useAppSelector((state) => state.plan);
+  const drawn = useAppSelector((state) => state.plan.proposal !== null);
+  const dragging = useAppSelector((state) => state.view.finger !== null);
   return (
     <View style={[styles.fill, { backgroundColor: colours.chalk }]}>
       <Header wide={false} />
       <View style={styles.fill}>
         <PlanCanvas />
+        <OpenEnds />
         <Notice />
       </View>
       {naming ? (
         <Naming room={naming} />
+      ) : drawn && !dragging ? (
+        <DrawingFoot />
       ) : selection.kind === 'nothing' ? (
         <Toolbar wide={false} />
-      ) : selection.kind === 'room' ? (
+      ) : selection.kind === 'room' || selection.kind === 'rooms' || selection.kind === 'corner' ? (
         <RoomFoot />
       ) : (
         <View>
@@ -59,6 +65,19 @@ function PhoneLayout() {
           <NumberPad />
         </View>
       )}
+    </View>
+  );
+}
+
+/** On a phone, while something is drawn and not kept yet: its sizes, what can be done with it, and the pad. */
+function DrawingFoot() {
+  const kind = useAppSelector((state) => state.plan.proposal?.kind);
+  const field = useAppSelector((state) => state.plan.pad.field);
+  return (
+    <View>
+      {kind !== 'path' && <ToolOptions />}
+      <FieldBar />
+      {field && <NumberPad />}
     </View>
   );
 }
@@ -112,6 +131,7 @@ function WideLayout() {
         <View style={styles.fill}>
           <View style={styles.fill}>
             <PlanCanvas />
+            <OpenEnds />
             <Notice />
           </View>
           <Toolbar wide />

@@ -1,28 +1,32 @@
-import {
-  type Box,
-  type OpeningKind,
-  type Point,
-  USUAL_OPENING,
-  type WallFace,
-  boxAround,
-  middle,
-} from '@velvet-tape/core';
-import type { AppDispatch, RootState } from '../../store/store';
+import { type Box, type OpeningKind, USUAL_OPENING, type WallFace, middle, ringsBox } from '@velvet-tape/core';
+import type { Command, RootState } from '../../store/store';
 import { edit } from './edit';
-import { type ToolName, planActions } from './plan-slice';
+import { type Selection, type ToolName, planActions } from './plan-slice';
+import { transform } from './rooms-commands';
 import { selectFace, selectFloor, selectOpening, selectRoom, selectTyped, selectTypedIntent } from './selectors';
+import { backOneCorner, dropProposal, finishProposal, takeTyped } from './sketching/commands';
 import { viewActions } from './view-slice';
 import { ROOM_BESIDE } from './viewport';
-
-type Command = (dispatch: AppDispatch, getState: () => RootState) => void;
 
 /** Enter on the number pad: what is typed becomes true, and a taped wall hands on to the next. */
 export const enter: Command = (dispatch, getState) => {
   const state = getState();
   const typed = selectTyped(state);
-  if (!typed) return;
+  const { proposal, selection } = state.plan;
+  if (!typed) {
+    if (proposal) dispatch(finishProposal);
+    return;
+  }
   if (!typed.ok) {
     dispatch(planActions.said({ text: typed.reason, tone: 'refused' }));
+    return;
+  }
+  if (proposal) {
+    dispatch(takeTyped);
+    return;
+  }
+  if (selection.kind === 'rooms') {
+    dispatch(transform({ turn: typed.mm }));
     return;
   }
   const intent = selectTypedIntent(state);
@@ -99,34 +103,31 @@ export const flip =
     if (on) dispatch(edit({ kind: 'flipOpening', opening: on.opening.id, what }));
   };
 
-/** Moves the selected opening along its wall, mm to the right as seen from the room. */
-export const nudge =
-  (by: number): Command =>
-  (dispatch, getState) => {
-    const face = selectFace(getState());
-    const on = selectOpening(getState());
-    if (!face || !on) return;
-    const offset = Math.min(Math.max(0, on.from + by), Math.max(0, face.length - (on.to - on.from)));
-    dispatch(
-      edit({
-        kind: 'changeOpening',
-        floor: getState().plan.floor,
-        opening: on.opening.id,
-        place: { face: face.key, end: 'left', offset },
-      }),
-    );
-  };
-
-/** Takes away what is selected: an opening, or a wall. */
+/** Takes away what is selected: an opening, a solid, a corner, or a wall. */
 export const remove: Command = (dispatch, getState) => {
   const { selection, floor } = getState().plan;
-  if (selection.kind === 'opening') {
-    const { face } = selection;
-    if (dispatch(edit({ kind: 'removeOpening', opening: selection.id })).ok)
-      dispatch(planActions.selected({ kind: 'wall', face }));
-  } else if (selection.kind === 'wall') {
-    if (dispatch(edit({ kind: 'removeWall', floor, face: selection.face })).ok)
-      dispatch(planActions.selected({ kind: 'nothing' }));
+  const then = (next: Selection) => dispatch(planActions.selected(next));
+  switch (selection.kind) {
+    case 'opening':
+      if (dispatch(edit({ kind: 'removeOpening', opening: selection.id })).ok)
+        then({ kind: 'wall', face: selection.face });
+      return;
+    case 'solid':
+      if (dispatch(edit({ kind: 'removeSolid', solid: selection.id })).ok) then({ kind: 'nothing' });
+      return;
+    case 'corner':
+      if (dispatch(edit({ kind: 'removeCorner', floor, corner: selection.id })).ok) then({ kind: 'nothing' });
+      return;
+    case 'wall': {
+      const result = dispatch(edit({ kind: 'removeWall', floor, face: selection.face }));
+      const { notice } = getState().plan;
+      if (!result.ok) return;
+      then({ kind: 'nothing' });
+      if (notice) dispatch(planActions.said(notice));
+      return;
+    }
+    default:
+      return;
   }
 };
 
@@ -138,7 +139,7 @@ export const loosen: Command = (dispatch, getState) => {
 /** The box round all walls of the floor; null while there are none. */
 export function houseBox(state: RootState): Box | null {
   const floor = selectFloor(state);
-  return floor && boxAround(floor.bodies.flatMap((body): readonly Point[] => body.ring));
+  return floor && ringsBox(floor.bodies.map((body) => body.ring));
 }
 
 export const fitAll: Command = (dispatch, getState) => {
@@ -151,13 +152,16 @@ export const takeTool =
   (dispatch, getState) => {
     dispatch(planActions.toolChosen(tool));
     const box = houseBox(getState());
-    if (tool === 'room' && box && !getState().view.byHand) dispatch(viewActions.fitted({ box, margin: ROOM_BESIDE }));
+    const draws = tool === 'box' || tool === 'corners' || tool === 'loop' || tool === 'shape';
+    if (draws && box && !getState().view.byHand) dispatch(viewActions.fitted({ box, margin: ROOM_BESIDE }));
   };
 
 /** One step back: what is typed, then the field, then what is selected, then the tool. */
 export const backOut: Command = (dispatch, getState) => {
-  const { pad, selection, tool, naming } = getState().plan;
+  const { pad, selection, tool, naming, proposal } = getState().plan;
   if (pad.text !== '') dispatch(planActions.typed(''));
+  else if (proposal?.kind === 'path' && tool === 'corners') dispatch(backOneCorner);
+  else if (proposal) dispatch(dropProposal);
   else if (naming) dispatch(planActions.naming(null));
   else if (selection.kind === 'opening') dispatch(planActions.selected({ kind: 'wall', face: selection.face }));
   else if (selection.kind !== 'nothing') dispatch(planActions.selected({ kind: 'nothing' }));

@@ -1,4 +1,4 @@
-import { type EditResult, EDIT_NAMES, type Intent, applyEdit } from '@velvet-tape/core';
+import { type EditResult, type Intent, applyEdit, editName } from '@velvet-tape/core';
 import { randomSeed } from '../../store/seed';
 import type { AppDispatch, RootState } from '../../store/store';
 import { planActions } from './plan-slice';
@@ -15,7 +15,7 @@ export const edit =
       dispatch(planActions.said({ text: result.reason, tone: 'refused' }));
       return result;
     }
-    dispatch(planActions.edited({ plan: result.plan, name: EDIT_NAMES[intent.kind] }));
+    dispatch(planActions.edited({ plan: result.plan, name: editName(intent) }));
     dispatch(planActions.said(result.notes.length > 0 ? { text: result.notes.join(' '), tone: 'said' } : null));
     return result;
   };

@@ -1,6 +1,10 @@
 import {
+  type BumpShape,
   type Plan,
   type PlanChange,
+  type ShapeName,
+  type SolidKind,
+  type SolidShape,
   changeBetween,
   inverse,
   isNothing,
@@ -9,18 +13,49 @@ import {
 } from '@velvet-tape/core';
 import { type PayloadAction, createSlice, original } from '@reduxjs/toolkit';
 import type { SyncState } from '../../sync/engine';
+import { type Proposal, fieldsOf } from './sketching/proposal';
 
 export type Selection =
   | { readonly kind: 'nothing' }
   | { readonly kind: 'room'; readonly id: string }
   /** A wall as a room sees it, by its face key. */
   | { readonly kind: 'wall'; readonly face: string }
-  | { readonly kind: 'opening'; readonly id: string; readonly face: string };
+  | { readonly kind: 'opening'; readonly id: string; readonly face: string }
+  | { readonly kind: 'rooms'; readonly ids: readonly string[] }
+  | { readonly kind: 'corner'; readonly id: string }
+  | { readonly kind: 'solid'; readonly id: string };
 
-export type ToolName = 'choose' | 'room';
+export type ToolName = 'choose' | 'box' | 'corners' | 'loop' | 'shape' | 'divide' | 'bump' | 'column' | 'lasso';
+
+/** What was last chosen about the tools; it stays until it is chosen anew. */
+export interface ToolChoices {
+  readonly chalk: boolean;
+  readonly shape: ShapeName;
+  readonly bump: BumpShape;
+  readonly solid: { readonly solid: SolidKind; readonly shape: SolidShape };
+  /** What the neighbours of a dragged wall do. */
+  readonly neighbours: 'stretch' | 'turn';
+  /** Nothing catches. */
+  readonly free: boolean;
+}
 
 /** What the number pad is typing into. */
-export type Field = 'length' | 'thickness' | 'ceiling' | 'left' | 'right' | 'width' | 'height' | 'sill';
+export type Field =
+  | 'length'
+  | 'thickness'
+  | 'ceiling'
+  | 'left'
+  | 'right'
+  | 'width'
+  | 'height'
+  | 'sill'
+  | 'depth'
+  | 'splay'
+  | 'leg'
+  | 'turn'
+  | 'sagitta'
+  | 'radius'
+  | 'arc';
 
 interface Step {
   readonly name: string;
@@ -42,17 +77,35 @@ export interface PlanState {
   future: Step[];
   floor: string;
   tool: ToolName;
+  choices: ToolChoices;
+  /** Drawn but not kept yet. */
+  proposal: Proposal | null;
   selection: Selection;
   /** A plan to look at while something is being dragged, and why it can't be kept if it can't. */
   preview: { readonly plan: Plan; readonly reason: string | null } | null;
-  pad: { field: Field | null; text: string; moves: 'from' | 'to'; scope: 'wall' | 'all' };
+  pad: {
+    field: Field | null;
+    text: string;
+    moves: 'from' | 'to';
+    scope: 'wall' | 'all';
+    grow: 'outwards' | 'inwards' | 'both';
+  };
   /** The room that was just drawn and waits for a name. */
   naming: string | null;
   notice: { readonly text: string; readonly tone: 'said' | 'refused' } | null;
   sync: { state: SyncState; message: string };
 }
 
-const emptyPad: PlanState['pad'] = { field: null, text: '', moves: 'to', scope: 'wall' };
+const emptyPad: PlanState['pad'] = { field: null, text: '', moves: 'to', scope: 'wall', grow: 'outwards' };
+
+const usualChoices: ToolChoices = {
+  chalk: false,
+  shape: 'L',
+  bump: 'box',
+  solid: { solid: 'column', shape: 'rectangle' },
+  neighbours: 'stretch',
+  free: false,
+};
 
 const initial: PlanState = {
   jobId: null,
@@ -64,6 +117,8 @@ const initial: PlanState = {
   future: [],
   floor: 'ground',
   tool: 'choose',
+  choices: usualChoices,
+  proposal: null,
   selection: { kind: 'nothing' },
   preview: null,
   pad: emptyPad,
@@ -77,6 +132,9 @@ const FIRST_FIELD: Record<Selection['kind'], Field | null> = {
   room: null,
   wall: 'length',
   opening: 'left',
+  rooms: null,
+  corner: null,
+  solid: 'width',
 };
 
 function select(state: PlanState, selection: Selection): void {
@@ -96,7 +154,7 @@ const slice = createSlice({
     }),
     opened: (state, { payload }: PayloadAction<Plan>) => {
       const empty = Object.keys(payload.walls).length === 0;
-      Object.assign(state, { loading: 'ready', plan: payload, seen: payload, tool: empty ? 'room' : 'choose' });
+      Object.assign(state, { loading: 'ready', plan: payload, seen: payload, tool: empty ? 'box' : 'choose' });
     },
     notOpened: (state, { payload }: PayloadAction<NotOpened>) => {
       state.loading = payload.why;
@@ -120,7 +178,28 @@ const slice = createSlice({
     },
     toolChosen: (state, { payload }: PayloadAction<ToolName>) => {
       state.tool = payload;
-      if (payload === 'room') select(state as PlanState, { kind: 'nothing' });
+      state.proposal = null;
+      if (payload !== 'choose' && payload !== 'lasso') select(state as PlanState, { kind: 'nothing' });
+    },
+    choicesMade: (state, { payload }: PayloadAction<Partial<ToolChoices>>) => {
+      Object.assign(state.choices, payload);
+      // what is being drawn follows
+      const { proposal } = state;
+      if (proposal?.kind === 'bump' && payload.bump) {
+        proposal.shape = payload.bump;
+        if (payload.bump === 'breast') proposal.depth = -Math.abs(proposal.depth);
+      }
+      if (proposal?.kind === 'shape' && payload.shape) proposal.shape = payload.shape;
+      if (proposal?.kind === 'path' && payload.chalk !== undefined) proposal.chalk = payload.chalk;
+    },
+    proposed: (state, { payload }: PayloadAction<Proposal | null>) => {
+      const had = state.proposal;
+      Object.assign(state, { proposal: payload });
+      state.notice = null;
+      const fields: readonly Field[] = payload ? fieldsOf(payload) : [];
+      const { field } = state.pad;
+      if (payload?.kind !== had?.kind || (field && !fields.includes(field)) || (!field && fields.length > 0))
+        state.pad = { ...emptyPad, field: fields[0] ?? null };
     },
     selected: (state, { payload }: PayloadAction<Selection>) => {
       select(state as PlanState, payload);
@@ -137,6 +216,9 @@ const slice = createSlice({
     },
     endSwapped: (state) => {
       state.pad.moves = state.pad.moves === 'to' ? 'from' : 'to';
+    },
+    growthChosen: (state, { payload }: PayloadAction<PlanState['pad']['grow']>) => {
+      state.pad.grow = payload;
     },
     scopeChosen: (state, { payload }: PayloadAction<'wall' | 'all'>) => {
       state.pad.scope = payload;
@@ -161,7 +243,7 @@ function back(state: PlanState, from: 'past' | 'future', onto: 'past' | 'future'
   const step = state[from].at(-1);
   if (!step || !state.plan) return state;
   const plan = withChange(state.plan, from === 'past' ? inverse(step.change) : step.change);
-  const rest = { ...state, preview: null, naming: null, [from]: state[from].slice(0, -1) };
+  const rest = { ...state, preview: null, proposal: null, naming: null, [from]: state[from].slice(0, -1) };
   if (problemsOf(plan).length > 0) {
     return {
       ...rest,

@@ -2,9 +2,11 @@ import { createSelector } from '@reduxjs/toolkit';
 import {
   type Intent,
   type LengthUnit,
+  type TypedLength,
   type ParsedLength,
   type Plan,
   type WallFace,
+  alongOf,
   applyEdit,
   deriveFloor,
   faceByKey,
@@ -12,6 +14,7 @@ import {
 } from '@velvet-tape/core';
 import type { RootState } from '../../store/store';
 import type { Field } from './plan-slice';
+import { type Proposal, type ProposalField, intentOf, withTyped } from './sketching/proposal';
 
 export const selectPlan = (state: RootState): Plan | null => state.plan.plan;
 const selectFloorId = (state: RootState) => state.plan.floor;
@@ -22,9 +25,55 @@ const selectPad = (state: RootState) => state.plan.pad;
 export const selectFloor = createSelector([selectPlan, selectFloorId], (plan, floor) =>
   plan ? deriveFloor(plan, floor) : null,
 );
+
+/** The unit of a bare number: lengths in metres or feet, thicknesses in millimetres or inches. */
+export function entryUnit(field: Field, units: Plan['job']['units']): LengthUnit {
+  if (units === 'imperial') return field === 'thickness' ? 'in' : 'ft';
+  return field === 'thickness' ? 'mm' : 'm';
+}
+
+/** Sizes that may be nothing. */
+const MAY_BE_ZERO: readonly Field[] = ['sill', 'left', 'right', 'splay', 'sagitta'];
+
+/** What the typed text says, or why it can't be read; null while nothing is typed. A turn is in degrees. */
+export const selectTyped = createSelector([selectPad, selectPlan], (pad, plan): ParsedLength | null => {
+  if (!plan || !pad.field || pad.text.trim() === '') return null;
+  if (pad.field === 'turn') return parseTurn(pad.text);
+  if (/^0*[.,]?0*$/.test(pad.text.trim()) && MAY_BE_ZERO.includes(pad.field)) return { ok: true, mm: 0, unit: 'm' };
+  return parseLength(pad.text, entryUnit(pad.field, plan.job.units));
+});
+
+/** Degrees to the right, or to the left when it says so. */
+function parseTurn(text: string): ParsedLength {
+  const read = /^(-?\d+(?:[.,]\d+)?)\s*°?\s*(l|left|r|right)?$/i.exec(text.trim());
+  const degrees = read && Number(read[1]!.replace(',', '.')) * (/^l/i.test(read[2] ?? '') ? -1 : 1);
+  if (degrees === null || Math.abs(degrees) > 180)
+    return { ok: false, reason: 'A turn is 0 to 180 degrees, left or right.' };
+  return { ok: true, mm: degrees, unit: 'm' };
+}
+
+/** What is drawn but not kept, with the size that is being typed. */
+export const selectProposal = createSelector(
+  [(state: RootState) => state.plan.proposal, selectTyped, selectPad],
+  (proposal, typed, pad): Proposal | null => {
+    if (!proposal || !typed?.ok || !pad.field) return proposal;
+    const length: TypedLength = { value: typed.mm, text: pad.text.trim(), unit: typed.unit };
+    return withTyped(proposal, pad.field as ProposalField, length);
+  },
+);
+
+/** The plan as it would be with the proposal kept, or why it can't be kept. */
+export const selectProposed = createSelector([selectPlan, selectProposal, selectFloorId], (plan, proposal, floor) => {
+  if (!plan || !proposal) return null;
+  const intent = intentOf(proposal, deriveFloor(plan, floor));
+  if (!intent) return null;
+  const result = applyEdit(plan, intent, 'proposal');
+  return result.ok ? { plan: result.plan, reason: null } : { plan: null, reason: result.reason };
+});
+
 export const selectShownFloor = createSelector(
-  [selectPlan, (state: RootState) => state.plan.preview, selectFloorId],
-  (plan, preview, floor) => (plan ? deriveFloor(preview?.plan ?? plan, floor) : null),
+  [selectPlan, (state: RootState) => state.plan.preview, selectProposed, selectFloorId],
+  (plan, preview, proposed, floor) => (plan ? deriveFloor(preview?.plan ?? proposed?.plan ?? plan, floor) : null),
 );
 
 /** The face that is selected, itself or through an opening on it. */
@@ -43,27 +92,40 @@ export const selectRoom = createSelector([selectShownFloor, selectSelection, sel
   return floor?.rooms.find((room) => room.room.id === id) ?? null;
 });
 
-/** The unit of a bare number: lengths in metres or feet, thicknesses in millimetres or inches. */
-export function entryUnit(field: Field, units: Plan['job']['units']): LengthUnit {
-  if (units === 'imperial') return field === 'thickness' ? 'in' : 'ft';
-  return field === 'thickness' ? 'mm' : 'm';
-}
+export const selectSolid = createSelector([selectShownFloor, selectSelection], (floor, selection) =>
+  selection.kind === 'solid' ? (floor?.solids.find(({ solid }) => solid.id === selection.id) ?? null) : null,
+);
 
-/** What the typed text says, or why it can't be read; null while nothing is typed. A sill may be 0. */
-export const selectTyped = createSelector([selectPad, selectPlan], (pad, plan): ParsedLength | null => {
-  if (!plan || !pad.field || pad.text.trim() === '') return null;
-  const zero = /^0*[.,]?0*$/.test(pad.text.trim());
-  if (zero && (pad.field === 'sill' || pad.field === 'left' || pad.field === 'right'))
-    return { ok: true, mm: 0, unit: 'm' };
-  return parseLength(pad.text, entryUnit(pad.field, plan.job.units));
+/** The face a solid leans on, and where it stands on it, mm from the left end. */
+export const selectLean = createSelector([selectShownFloor, selectSolid], (floor, standing) => {
+  const stand = standing?.solid.stand;
+  if (!floor || !standing || stand?.kind !== 'wall') return null;
+  const face = floor.rooms
+    .flatMap((room) => room.faces)
+    .find((each) => each.halves.some((h) => h.wall.id === stand.wall && h.forward === (stand.side === 'right')));
+  if (!face) return null;
+  const from = alongOf(face.course, standing.ring[0]!);
+  return { face, from, to: from + standing.solid.width };
 });
 
 /** What Enter would do with what is typed. */
 export const selectTypedIntent = createSelector(
-  [selectTyped, selectPad, selectFace, selectOpening, selectRoom, selectFloorId],
-  (typed, pad, face, on, room, floor): Intent | null => {
+  [
+    selectTyped,
+    selectPad,
+    selectFace,
+    selectOpening,
+    selectRoom,
+    selectSolid,
+    selectLean,
+    selectFloorId,
+    selectSelection,
+  ],
+  (typed, pad, face, on, room, standing, lean, floor, selection): Intent | null => {
     if (!typed?.ok) return null;
     const { mm } = typed;
+    if (standing) return solidIntent(standing.solid.id, pad.field!, mm, lean?.face.key ?? null);
+    if (pad.field === 'turn' && selection.kind === 'rooms') return null;
     switch (pad.field) {
       case 'length':
         if (!face) return null;
@@ -72,6 +134,7 @@ export const selectTypedIntent = createSelector(
           floor,
           from: face.from,
           to: face.to,
+          across: face.bulge !== 0,
           value: mm,
           text: pad.text.trim(),
           unit: typed.unit,
@@ -79,7 +142,13 @@ export const selectTypedIntent = createSelector(
           time: new Date().toISOString(),
         };
       case 'thickness':
-        return face && { kind: 'setThickness', floor, face: face.key, thickness: mm, scope: pad.scope };
+        return face && { kind: 'setThickness', floor, face: face.key, thickness: mm, scope: pad.scope, grow: pad.grow };
+      case 'sagitta':
+      case 'radius':
+      case 'arc': {
+        const by = pad.field === 'arc' ? 'length' : pad.field;
+        return face && { kind: 'bendWall', floor, face: face.key, by, value: mm, way: face.bulge < 0 ? 'in' : 'out' };
+      }
       case 'ceiling':
         return (
           room && {
@@ -109,6 +178,14 @@ export const selectTypedIntent = createSelector(
     }
   },
 );
+
+function solidIntent(solid: string, field: Field, mm: number, face: string | null): Intent | null {
+  if (field === 'width' || field === 'depth') return { kind: 'changeSolid', solid, [field]: mm };
+  if (field === 'turn') return { kind: 'changeSolid', solid, turn: mm };
+  if ((field === 'left' || field === 'right') && face)
+    return { kind: 'changeSolid', solid, place: { face, end: field, offset: mm } };
+  return null;
+}
 
 /** The plan as it would be after Enter, or why it can't be. */
 export const selectGhost = createSelector([selectPlan, selectTypedIntent, selectFloorId], (plan, intent, floor) => {

@@ -1,8 +1,11 @@
 import { useEffect } from 'react';
 import { useStore } from 'react-redux';
 import { type RootState, useAppDispatch } from '../../store/store';
-import { addOpening, backOut, enter, fitAll, flip, nudge, remove, stepWall, takeTool } from './commands';
-import { planActions } from './plan-slice';
+import { addOpening, backOut, enter, fitAll, flip, remove, stepWall, takeTool } from './commands';
+import { type ToolName, planActions } from './plan-slice';
+import { nudge, nudgeStep } from './rooms-commands';
+import { aim, backOneCorner, startHere } from './sketching/commands';
+import { TOOL_WORDS } from './tool-names';
 import { viewActions } from './view-slice';
 
 /** How far the arrow keys move the sheet, px. */
@@ -16,12 +19,8 @@ export function useShortcuts(): void {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement | null;
       if (target && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) return;
-      const { pad, selection } = store.getState().plan;
-      const action = shortcut(
-        event,
-        pad.field !== null && /^[\d.,'"/+ ′″]$/.test(event.key),
-        selection.kind === 'opening',
-      );
+      const { pad } = store.getState().plan;
+      const action = shortcut(event, pad.field !== null && /^[\d.,'"/+ ′″°]$/.test(event.key));
       if (!action) return;
       // Enter and space on a focused button press the button, unless a length is being typed
       const onButton = target?.getAttribute('role') === 'button' || target?.tagName === 'BUTTON';
@@ -34,35 +33,30 @@ export function useShortcuts(): void {
     globalThis.addEventListener('keydown', onKey, true);
     return () => globalThis.removeEventListener('keydown', onKey, true);
 
-    function shortcut(event: KeyboardEvent, types: boolean, onOpening: boolean): (() => void) | null {
+    function shortcut(event: KeyboardEvent, types: boolean): (() => void) | null {
       const { key } = event;
-      const pan = (x: number, y: number) => () => dispatch(viewActions.panned({ x, y }));
+      const { pad, proposal, tool } = store.getState().plan;
       if (event.ctrlKey || event.metaKey) {
         if (key.toLowerCase() === 'z')
           return () => dispatch(event.shiftKey ? planActions.redone() : planActions.undone());
         if (key.toLowerCase() === 'y') return () => dispatch(planActions.redone());
         return null;
       }
-      if (types) return () => dispatch(planActions.typed(store.getState().plan.pad.text + key));
-      const far = event.shiftKey ? 100 : event.altKey ? 1 : 10;
+      if (types) return () => dispatch(planActions.typed(pad.text + key));
+      const arrow = ARROWS[key];
+      if (arrow) return () => arrowed(arrow.x, arrow.y, event);
       switch (key) {
         case 'Enter':
+          if (!proposal && DRAWS_FROM_KEYS.includes(tool)) return () => dispatch(startHere);
           return () => dispatch(enter);
         case 'Backspace':
-          return () => dispatch(planActions.typed(store.getState().plan.pad.text.slice(0, -1)));
+          if (pad.text === '' && proposal?.kind === 'path') return () => dispatch(backOneCorner);
+          return () => dispatch(planActions.typed(pad.text.slice(0, -1)));
         case 'Delete':
           return () => dispatch(remove);
         case 'Escape':
           // while something is dragged it means: let go of it, which the sheet does itself
           return store.getState().plan.preview ? null : () => dispatch(backOut);
-        case 'ArrowLeft':
-          return onOpening ? () => dispatch(nudge(-far)) : pan(STEP, 0);
-        case 'ArrowRight':
-          return onOpening ? () => dispatch(nudge(far)) : pan(-STEP, 0);
-        case 'ArrowUp':
-          return pan(0, STEP);
-        case 'ArrowDown':
-          return pan(0, -STEP);
         case '+':
         case '=':
           return () => dispatch(viewActions.zoomed({ factor: 1.25 }));
@@ -73,14 +67,17 @@ export function useShortcuts(): void {
           break;
       }
       // after a number these letters are units: m, cm, mm, ft, in
-      if (store.getState().plan.pad.text !== '' && /^[mcftin]$/i.test(key)) {
-        return () => dispatch(planActions.typed(store.getState().plan.pad.text + key));
-      }
+      if (pad.text !== '' && (pad.field === 'turn' ? /^[lr]$/i : /^[mcftin]$/i).test(key))
+        return () => dispatch(planActions.typed(pad.text + key));
+      const taken = TOOL_KEYS.get(key.toLowerCase());
+      if (taken)
+        return () => {
+          dispatch(takeTool(taken));
+          dispatch(viewActions.crosshairShown(DRAWS_FROM_KEYS.includes(taken)));
+        };
       switch (key.toLowerCase()) {
-        case 'c':
-          return () => dispatch(takeTool('choose'));
-        case 'r':
-          return () => dispatch(takeTool('room'));
+        case 'z':
+          return () => dispatch(planActions.choicesMade({ free: !store.getState().plan.choices.free }));
         case 'f':
           return () => dispatch(fitAll);
         case 'n':
@@ -99,17 +96,44 @@ export function useShortcuts(): void {
           return null;
       }
     }
+
+    /** The leg being drawn, what is chosen, or the sheet goes this way. */
+    function arrowed(x: number, y: number, event: KeyboardEvent): void {
+      const { proposal, plan } = store.getState().plan;
+      if (proposal?.kind === 'path') {
+        dispatch(aim({ x, y }));
+        return;
+      }
+      const step = nudgeStep(plan?.job.units ?? 'metric', event);
+      if (!dispatch(nudge(x * step, y * step))) dispatch(viewActions.panned({ x: -x * STEP, y: -y * STEP }));
+    }
   }, [dispatch, store]);
 }
 
+const ARROWS: Record<string, { x: number; y: number }> = {
+  ArrowLeft: { x: -1, y: 0 },
+  ArrowRight: { x: 1, y: 0 },
+  ArrowUp: { x: 0, y: -1 },
+  ArrowDown: { x: 0, y: 1 },
+};
+
+/** Tools that draw without a pointer: Enter begins, arrows and lengths go on. */
+const DRAWS_FROM_KEYS: readonly ToolName[] = ['box', 'corners', 'shape'];
+
+const TOOL_KEYS = new Map(
+  (Object.keys(TOOL_WORDS) as ToolName[]).map((name) => [TOOL_WORDS[name].key.toLowerCase(), name] as const),
+);
+
 /** The keys, for showing on a wide screen. */
 export const KEYS: readonly (readonly [string, string])[] = [
-  ['C / R', 'choose, draw room'],
+  ['Enter', 'draw from the middle, keep'],
+  ['← ↑ → ↓', 'next leg, move what is chosen'],
+  ['⇧ / Alt', '× 10 / 1 mm; Alt: no snapping'],
+  ['Z', 'snapping on and off'],
   ['D / W', 'door, window on the wall'],
   ['N', 'next wall'],
   ['X', 'other corner moves'],
   ['H / S', 'flip hinge, swing'],
-  ['← →', 'move opening or sheet'],
   ['+ − F', 'zoom, fit'],
   ['Esc', 'one step back'],
 ];

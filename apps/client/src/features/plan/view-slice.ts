@@ -1,4 +1,4 @@
-import type { Box, Point } from '@velvet-tape/core';
+import type { Box, Guide, Point } from '@velvet-tape/core';
 import { type PayloadAction, createSlice } from '@reduxjs/toolkit';
 import { type Viewport, fit, pan, zoomAt } from './viewport';
 
@@ -8,19 +8,42 @@ export interface ViewState {
   height: number;
   /** Moved or zoomed by hand: a change of size no longer fits the house in. */
   byHand: boolean;
+  /** The sheet became smaller while something was being drawn. */
+  held: boolean;
+  /** What the point under the finger was caught by. */
+  guides: readonly Guide[];
+  /** A line being drawn round something: a lasso, a rectangle. */
+  trace: readonly Point[];
+  /** Where a finger is working, px: what it covers is shown beside it. */
+  finger: Point | null;
+  /** Drawing goes on from the middle of the sheet, by keyboard. */
+  crosshair: boolean;
 }
 
-const initial: ViewState = { view: fit(null, 390, 600), width: 0, height: 0, byHand: false };
+const initial: ViewState = {
+  view: fit(null, 390, 600),
+  width: 0,
+  height: 0,
+  byHand: false,
+  held: false,
+  guides: [],
+  trace: [],
+  finger: null,
+  crosshair: false,
+};
 
 const slice = createSlice({
   name: 'view',
   initialState: initial,
   reducers: {
-    resized: (state, { payload }: PayloadAction<{ width: number; height: number; box: Box | null }>) => {
-      const { width, height, box } = payload;
+    resized: (state, { payload }: PayloadAction<{ width: number; height: number; box: Box | null; hold: boolean }>) => {
+      const { width, height, box, hold } = payload;
       // what was in the middle stays in the middle; a view nobody touched shows the whole house
-      if (!state.byHand) state.view = fit(box, width, height);
+      // while something is being drawn it stays where it is under the finger, and afterwards too
+      if (hold || state.held) state.byHand = true;
+      else if (!state.byHand) state.view = fit(box, width, height);
       else state.view = pan(state.view, (width - state.width) / 2, (height - state.height) / 2);
+      state.held = hold;
       state.width = width;
       state.height = height;
     },
@@ -44,6 +67,18 @@ const slice = createSlice({
       const dx = x < margin ? margin - x : x > state.width - margin ? state.width - margin - x : 0;
       const dy = y < margin ? margin - y : y > state.height - margin ? state.height - margin - y : 0;
       if (dx || dy) state.view = pan(state.view, dx, dy);
+    },
+    guided: (state, { payload }: PayloadAction<readonly Guide[]>) => {
+      if (payload.length > 0 || state.guides.length > 0) Object.assign(state, { guides: payload });
+    },
+    traced: (state, { payload }: PayloadAction<readonly Point[]>) => {
+      if (payload.length > 0 || state.trace.length > 0) Object.assign(state, { trace: payload });
+    },
+    fingerAt: (state, { payload }: PayloadAction<Point | null>) => {
+      state.finger = payload;
+    },
+    crosshairShown: (state, { payload }: PayloadAction<boolean>) => {
+      state.crosshair = payload;
     },
     reset: () => initial,
   },

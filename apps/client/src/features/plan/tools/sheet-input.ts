@@ -5,6 +5,8 @@ export interface SheetHandlers {
   down(px: Point, event: PointerLike): void;
   move(px: Point, event: PointerLike): void;
   up(px: Point, event: PointerLike): void;
+  /** The mouse passes over the sheet with no button down. */
+  hover(px: Point, event: PointerLike): void;
   cancel(): void;
   /** Two fingers: moved by (dx, dy) px and spread by `factor` round `px`. */
   pinch(px: Point, dx: number, dy: number, factor: number): void;
@@ -14,6 +16,7 @@ export interface PointerLike {
   readonly pointerId: number;
   readonly pointerType: string;
   readonly altKey: boolean;
+  readonly shiftKey: boolean;
 }
 
 /** Keeps track of the pointers that are down. A second finger cancels what the first was doing. */
@@ -34,7 +37,10 @@ export class SheetInput {
 
   moved(px: Point, event: PointerLike): void {
     const last = this.down.get(event.pointerId);
-    if (!last) return;
+    if (!last) {
+      if (event.pointerType === 'mouse' && this.down.size === 0) this.handlers.hover(px, event);
+      return;
+    }
     if (!this.pinching) {
       this.down.set(event.pointerId, px);
       this.handlers.move(px, event);

@@ -1,5 +1,6 @@
-import type { DerivedFloor, Intent, Point } from '@velvet-tape/core';
-import type { Selection } from '../plan-slice';
+import type { DerivedFloor, Guide, Intent, Point } from '@velvet-tape/core';
+import type { Selection, ToolChoices } from '../plan-slice';
+import type { Proposal } from '../sketching/proposal';
 
 /** One finger or the mouse, at a point of the house. */
 export interface Pointer {
@@ -9,19 +10,31 @@ export interface Pointer {
   readonly px: Point;
   /** How far a finger or the mouse may miss, mm. */
   readonly reach: number;
-  /** Held to suspend snapping. */
+  /** Snapping is suspended. */
   readonly free: boolean;
+  /** The mouse draws a rectangle of what is to be chosen. */
+  readonly several: boolean;
 }
 
 /** What a tool can see and do. It knows nothing of the screen or of React. */
 export interface Bench {
   floor(): DerivedFloor;
   selection(): Selection;
+  choices(): ToolChoices;
   /** Show what an edit would do; null: show the plan as it is. */
   preview(intent: Intent | null, seed: string): void;
   /** Do it; the id of what was made, null when it was refused or made nothing. */
   commit(intent: Intent, seed: string): { ok: boolean; made: string | null };
+  /** What is drawn but not kept yet. */
+  proposal(): Proposal | null;
+  propose(proposal: Proposal | null): void;
+  /** Keep it; false when that was refused. */
+  keep(): boolean;
   select(selection: Selection): void;
+  /** Show what a point was caught by. */
+  guide(guides: readonly Guide[]): void;
+  /** Show a line as it is being drawn: a lasso, a rectangle. */
+  trace(points: readonly Point[]): void;
   /** Move the sheet under the finger, px. */
   pan(dx: number, dy: number): void;
   /** A room was drawn and wants a name. */
@@ -34,7 +47,14 @@ export interface Tool {
   down(pointer: Pointer): void;
   move(pointer: Pointer): void;
   up(pointer: Pointer): void;
+  /** The mouse passes over the sheet with no button down. */
+  hover?(pointer: Pointer): void;
   cancel(): void;
   /** True while something is being dragged: Escape then means cancel. */
   readonly busy: boolean;
 }
+
+/** A drag shorter than this is a tap, px. */
+export const SLACK = 8;
+
+export const isTap = (from: Point, to: Point): boolean => Math.hypot(to.x - from.x, to.y - from.y) < SLACK;

@@ -1,10 +1,10 @@
 import { memo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Icon, Text } from 'react-native-paper';
-import { useAppDispatch, useAppSelector } from '../../store/store';
-import { FONTS, useColours } from '../../ui/theme';
-import { enter } from './commands';
-import { planActions } from './plan-slice';
+import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { FONTS, useColours } from '../../../ui/theme';
+import { enter } from '../commands';
+import { planActions } from '../plan-slice';
 
 interface Key {
   readonly label: string;
@@ -34,17 +34,27 @@ const IMPERIAL: Key[][] = [
   ],
 ];
 
+/** A turn is typed in degrees, to the left or to the right. */
+const TURN: Key[][] = [
+  [digit('7'), digit('8'), digit('9'), { label: 'left', types: ' left' }],
+  [digit('4'), digit('5'), digit('6'), { label: 'right', types: ' right' }],
+  [digit('1'), digit('2'), digit('3'), { label: '45°', types: '45', says: 'forty-five degrees' }],
+  [digit('0', 2), { label: '.', says: 'point' }, { label: '90°', types: '90', says: 'ninety degrees' }],
+];
+
 /** The keys for lengths: big, and never the system's keyboard. */
 export function NumberPad() {
   const dispatch = useAppDispatch();
   const text = useAppSelector((state) => state.plan.pad.text);
   const units = useAppSelector((state) => state.plan.plan?.job.units ?? 'metric');
+  const turn = useAppSelector((state) => state.plan.pad.field === 'turn');
+  const layout = turn ? TURN : units === 'metric' ? METRIC : IMPERIAL;
   const colours = useColours();
   const type = (types: string) => dispatch(planActions.typed((text + types).replace(/ {2,}/g, ' ').replace(/^ /, '')));
   return (
     <View style={[styles.pad, { backgroundColor: colours.velvet }]} accessibilityLabel="Number pad">
       <View style={styles.keys}>
-        {(units === 'metric' ? METRIC : IMPERIAL).map((row) => (
+        {layout.map((row) => (
           <View key={row[0]!.label} style={styles.row}>
             {row.map((key) => (
               <PadKey

@@ -1,0 +1,226 @@
+import { ROOM_COLOURS } from '@velvet-tape/core';
+import { useState } from 'react';
+import { Menu } from 'react-native-paper';
+import { type Command, useAppDispatch, useAppSelector } from '../../../store/store';
+import { BarButton, BarIcon } from '../../../ui/BarButton';
+import { TOUCH } from '../../../ui/theme';
+import { addOpening, flip, loosen, remove, stepWall } from '../commands';
+import { edit } from '../edit';
+import { planActions } from '../plan-slice';
+import {
+  addCorner,
+  colourRoom,
+  copyRooms,
+  keepFlush,
+  labelBack,
+  setWallKind,
+  straighten,
+  transform,
+} from '../rooms-commands';
+import { selectFace, selectOpening, selectRoom, selectSolid } from '../selectors';
+import { closeEnd } from '../sketching/commands';
+
+/** What can be done with what is chosen. */
+export function Actions() {
+  const selection = useAppSelector((state) => state.plan.selection);
+  switch (selection.kind) {
+    case 'wall':
+      return <WallActions />;
+    case 'opening':
+      return <OpeningActions />;
+    case 'room':
+      return <RoomActions several={false} />;
+    case 'rooms':
+      return <RoomActions several />;
+    case 'corner':
+      return <CornerActions corner={selection.id} />;
+    case 'solid':
+      return <SolidActions />;
+    default:
+      return null;
+  }
+}
+
+function WallActions() {
+  const dispatch = useAppDispatch();
+  const face = useAppSelector(selectFace);
+  const neighbours = useAppSelector((state) => state.plan.choices.neighbours);
+  if (!face) return null;
+  const chalk = face.halves[0]!.wall.kind === 'chalk';
+  return (
+    <>
+      {!chalk && (
+        <>
+          <BarButton icon="door" label="Door" says="Add door" onPress={() => dispatch(addOpening('door'))} />
+          <BarButton
+            icon="window-closed-variant"
+            label="Window"
+            says="Add window"
+            onPress={() => dispatch(addOpening('window'))}
+          />
+        </>
+      )}
+      <BarIcon icon="chevron-left" says="Wall before" onPress={() => dispatch(stepWall(-1))} />
+      <BarIcon icon="chevron-right" says="Next wall" onPress={() => dispatch(stepWall(1))} />
+      {face.reading && <BarButton icon="lock-open-variant-outline" label="Loosen" onPress={() => dispatch(loosen)} />}
+      <BarButton
+        icon={neighbours === 'stretch' ? 'arrow-expand-horizontal' : 'angle-acute'}
+        label={neighbours === 'stretch' ? 'Neighbours stretch' : 'Neighbours turn'}
+        says={`When it is dragged its neighbours ${neighbours}. Change.`}
+        onPress={() => dispatch(planActions.choicesMade({ neighbours: neighbours === 'stretch' ? 'turn' : 'stretch' }))}
+      />
+      <WallMenu chalk={chalk} />
+      <BarIcon icon="delete-outline" says="Remove wall" onPress={() => dispatch(remove)} />
+    </>
+  );
+}
+
+function WallMenu({ chalk }: { chalk: boolean }) {
+  const dispatch = useAppDispatch();
+  const face = useAppSelector(selectFace);
+  const [open, setOpen] = useState(false);
+  const item = (title: string, icon: string, what: Command) => (
+    <Menu.Item
+      key={title}
+      leadingIcon={icon}
+      title={title}
+      style={{ minHeight: TOUCH }}
+      onPress={() => {
+        setOpen(false);
+        dispatch(what);
+      }}
+    />
+  );
+  const kind = face?.halves[0]!.wall.kind;
+  return (
+    <Menu
+      visible={open}
+      onDismiss={() => setOpen(false)}
+      anchor={<BarIcon icon="dots-horizontal" says="More about this wall" onPress={() => setOpen(true)} />}
+    >
+      {item('Add a corner', 'vector-point-plus', addCorner)}
+      {face && face.bulge !== 0 ? item('Straighten', 'vector-line', straighten) : null}
+      {kind === 'party' || chalk ? item('Make it a wall', 'wall', setWallKind('wall')) : null}
+      {kind !== 'party' && !chalk ? item('Party wall', 'home-group', setWallKind('party')) : null}
+      {!chalk ? item('Chalk line instead', 'dots-horizontal', setWallKind('chalk')) : null}
+      {item('Keep flush inside', 'align-horizontal-left', keepFlush('inside'))}
+      {item('Keep flush outside', 'align-horizontal-right', keepFlush('outside'))}
+    </Menu>
+  );
+}
+
+function OpeningActions() {
+  const dispatch = useAppDispatch();
+  const on = useAppSelector(selectOpening);
+  return (
+    <>
+      {on?.opening.kind === 'door' && (
+        <>
+          <BarButton
+            icon="flip-horizontal"
+            label="Hinge"
+            says="Flip hinge side"
+            onPress={() => dispatch(flip('hinge'))}
+          />
+          <BarButton icon="flip-vertical" label="Swing" says="Flip swing" onPress={() => dispatch(flip('swing'))} />
+        </>
+      )}
+      <BarIcon
+        icon="delete-outline"
+        says={`Remove ${on?.opening.kind ?? 'opening'}`}
+        onPress={() => dispatch(remove)}
+      />
+    </>
+  );
+}
+
+function RoomActions({ several }: { several: boolean }) {
+  const dispatch = useAppDispatch();
+  const room = useAppSelector(selectRoom);
+  const selection = useAppSelector((state) => state.plan.selection);
+  return (
+    <>
+      {selection.kind === 'room' && (
+        <BarButton
+          icon="cursor-move"
+          label="Move"
+          says="Move this room"
+          onPress={() => dispatch(planActions.selected({ kind: 'rooms', ids: [selection.id] }))}
+        />
+      )}
+      <BarButton
+        icon="rotate-right"
+        label="Turn"
+        says="Turn a quarter"
+        onPress={() => dispatch(transform({ turn: 90 }))}
+      />
+      <BarButton icon="flip-horizontal" label="Mirror" onPress={() => dispatch(transform({ mirror: true }))} />
+      <BarButton icon="content-copy" label="Copy" onPress={() => dispatch(copyRooms)} />
+      {!several && room?.room.label && (
+        <BarButton icon="label-outline" label="Label back" onPress={() => dispatch(labelBack)} />
+      )}
+      {!several && <ColourMenu />}
+    </>
+  );
+}
+
+function ColourMenu() {
+  const dispatch = useAppDispatch();
+  const [open, setOpen] = useState(false);
+  return (
+    <Menu
+      visible={open}
+      onDismiss={() => setOpen(false)}
+      anchor={<BarIcon icon="palette-outline" says="Room colour" onPress={() => setOpen(true)} />}
+    >
+      {[null, ...ROOM_COLOURS].map((colour) => (
+        <Menu.Item
+          key={colour ?? 'plain'}
+          title={colour ? colour[0]!.toUpperCase() + colour.slice(1) : 'Plain'}
+          style={{ minHeight: TOUCH }}
+          onPress={() => {
+            setOpen(false);
+            dispatch(colourRoom(colour));
+          }}
+        />
+      ))}
+    </Menu>
+  );
+}
+
+function CornerActions({ corner }: { corner: string }) {
+  const dispatch = useAppDispatch();
+  const open = useAppSelector((state) => state.plan.plan?.walls);
+  const ends = Object.values(open ?? {}).filter((wall) => wall.start === corner || wall.end === corner).length;
+  return (
+    <>
+      {ends === 1 && (
+        <>
+          <BarButton strong label="Close it squared" onPress={() => dispatch(closeEnd(corner, 'squared'))} />
+          <BarButton label="Close it straight" onPress={() => dispatch(closeEnd(corner, 'straight'))} />
+        </>
+      )}
+      <BarButton icon="delete-outline" label="Take corner away" onPress={() => dispatch(remove)} />
+    </>
+  );
+}
+
+function SolidActions() {
+  const dispatch = useAppDispatch();
+  const standing = useAppSelector(selectSolid);
+  if (!standing) return null;
+  const { id, shape, kind } = standing.solid;
+  const other = shape === 'round' ? 'rectangle' : 'round';
+  return (
+    <>
+      {kind !== 'chimney breast' && (
+        <BarButton
+          icon={other === 'round' ? 'circle-outline' : 'square-outline'}
+          label={other === 'round' ? 'Round' : 'Rectangular'}
+          onPress={() => dispatch(edit({ kind: 'changeSolid', solid: id, shape: other }))}
+        />
+      )}
+      <BarIcon icon="delete-outline" says={`Remove ${kind}`} onPress={() => dispatch(remove)} />
+    </>
+  );
+}

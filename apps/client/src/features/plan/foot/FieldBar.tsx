@@ -1,0 +1,163 @@
+import { formatLength } from '@velvet-tape/core';
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { type RootState, useAppDispatch, useAppSelector } from '../../../store/store';
+import { BarButton } from '../../../ui/BarButton';
+import { FONTS, TOUCH, useColours } from '../../../ui/theme';
+import { type Field, planActions } from '../plan-slice';
+import { selectFace, selectGhost, selectProposed, selectTyped } from '../selectors';
+import { Actions } from './Actions';
+import { ProposalActions, ProposalEnd } from './ProposalActions';
+import { type FieldShown, labelOf, useFields } from './use-fields';
+
+/** What can be typed about what is drawn or chosen: each field with its value, the one being typed into raised; and what else can be done. */
+export function FieldBar() {
+  const fields = useFields();
+  const selection = useAppSelector((state) => state.plan.selection.kind);
+  const proposal = useAppSelector((state) => state.plan.proposal !== null);
+  const field = useAppSelector((state) => state.plan.pad.field);
+  if (fields.length === 0 && !proposal && selection === 'nothing') return null;
+  return (
+    <View>
+      <Reading />
+      <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.bar}>
+        {fields.map((shown) => (
+          <FieldChip key={shown.name} {...shown} on={shown.name === field} />
+        ))}
+        {!field && <ProposalEnd />}
+        {proposal ? <ProposalActions /> : <Actions />}
+      </ScrollView>
+    </View>
+  );
+}
+
+function FieldChip({ name, label, value, on }: FieldShown & { on: boolean }) {
+  const dispatch = useAppDispatch();
+  const colours = useColours();
+  return (
+    <Pressable
+      accessibilityRole="button"
+      accessibilityLabel={`${label}: ${value}`}
+      accessibilityState={{ selected: on }}
+      onPress={() => dispatch(planActions.fieldChosen(name))}
+      style={[
+        styles.chip,
+        {
+          borderColor: on ? colours.brassDeep : colours.linenDeep,
+          backgroundColor: on ? colours.linenDeep : colours.chalk,
+        },
+      ]}
+    >
+      <Text style={[styles.small, { color: colours.inkSoft }]}>{label}</Text>
+      <Text style={[styles.value, { color: colours.ink }]}>{value}</Text>
+    </Pressable>
+  );
+}
+
+/** What is being typed, what it would do, and which corner it would move. */
+function Reading() {
+  const dispatch = useAppDispatch();
+  const colours = useColours();
+  const pad = useAppSelector((state) => state.plan.pad);
+  const typed = useAppSelector(selectTyped);
+  const ghost = useAppSelector(selectGhost);
+  const proposed = useAppSelector(selectProposed);
+  const face = useAppSelector(selectFace);
+  const units = useAppSelector((state) => state.plan.plan?.job.units ?? 'metric');
+  const kind = useAppSelector((state: RootState) => state.plan.selection.kind);
+  const refused = proposed?.reason ?? ghost?.reason ?? null;
+  const reason = typed && !typed.ok ? typed.reason : refused;
+  if (!pad.field) {
+    return reason ? (
+      <Text style={[styles.alone, { color: colours.clay }]} accessibilityLiveRegion="polite">
+        {reason}
+      </Text>
+    ) : null;
+  }
+  const readsAs = typed?.ok ? (pad.field === 'turn' ? `${typed.mm}°` : formatLength(typed.mm, units)) : '';
+  return (
+    <View style={styles.reading}>
+      <View style={styles.typed}>
+        <Text
+          testID="typed"
+          style={[styles.typedText, { color: pad.text ? colours.ink : colours.inkSoft }]}
+          numberOfLines={1}
+        >
+          {pad.text || labelOf(pad.field)}
+        </Text>
+        <Text
+          style={[styles.small, { color: reason ? colours.clay : colours.inkSoft }]}
+          numberOfLines={2}
+          accessibilityLiveRegion="polite"
+        >
+          {reason ?? (readsAs && `= ${readsAs}`)}
+        </Text>
+      </View>
+      {pad.field === 'length' && face && face.halves[0]!.wall.kind !== 'chalk' && (
+        <BarButton
+          icon="swap-horizontal"
+          onPress={() => dispatch(planActions.endSwapped())}
+          says={`The ${pad.moves === 'to' ? 'right' : 'left'} corner moves. Swap.`}
+          label={pad.moves === 'to' ? 'right corner moves' : 'left corner moves'}
+        />
+      )}
+      {(pad.field === 'thickness' || pad.field === 'ceiling') && (
+        <ScopeChoice field={pad.field} room={kind === 'room' || pad.field === 'ceiling'} />
+      )}
+      <ProposalEnd />
+    </View>
+  );
+}
+
+const KIND_WORDS = { external: 'outer', internal: 'inner', party: 'party', chalk: '' } as const;
+const GROWTH = { outwards: 'grows outwards', inwards: 'grows inwards', both: 'grows both ways' } as const;
+const NEXT_GROWTH = { outwards: 'inwards', inwards: 'both', both: 'outwards' } as const;
+
+function ScopeChoice({ field, room }: { field: Field; room: boolean }) {
+  const dispatch = useAppDispatch();
+  const { scope, grow } = useAppSelector((state) => state.plan.pad);
+  const face = useAppSelector(selectFace);
+  const kind = KIND_WORDS[face?.halves[0]?.wall.kind ?? 'external'];
+  const words =
+    room && field === 'ceiling'
+      ? { wall: 'This room', all: 'All rooms' }
+      : { wall: 'This wall', all: `All ${kind} walls` };
+  return (
+    <View style={styles.scope}>
+      {(['wall', 'all'] as const).map((value) => (
+        <BarButton
+          key={value}
+          label={words[value]}
+          chosen={scope === value}
+          onPress={() => dispatch(planActions.scopeChosen(value))}
+        />
+      ))}
+      {field === 'thickness' && (
+        <BarButton
+          label={grow === 'outwards' ? '→|' : grow === 'inwards' ? '|←' : '|↔|'}
+          says={`It ${GROWTH[grow]}. Change.`}
+          onPress={() => dispatch(planActions.growthChosen(NEXT_GROWTH[grow]))}
+        />
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  bar: { paddingHorizontal: 8, paddingVertical: 4, gap: 6, alignItems: 'center' },
+  chip: {
+    minHeight: TOUCH,
+    paddingHorizontal: 12,
+    paddingVertical: 4,
+    borderRadius: 8,
+    borderWidth: 2,
+    justifyContent: 'center',
+  },
+  small: { fontSize: 12.5, lineHeight: 16 },
+  value: { fontFamily: FONTS.strong, fontSize: 16, fontVariant: ['tabular-nums'] },
+  reading: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: 10, paddingTop: 6, gap: 8, minHeight: 54 },
+  alone: { paddingHorizontal: 12, paddingTop: 8, fontSize: 14 },
+  typed: { flex: 1 },
+  typedText: { fontFamily: FONTS.strong, fontSize: 24, lineHeight: 28, fontVariant: ['tabular-nums'] },
+  scope: { flexDirection: 'row', gap: 6 },
+});

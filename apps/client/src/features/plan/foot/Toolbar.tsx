@@ -1,0 +1,189 @@
+import { SHAPES } from '@velvet-tape/core';
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { Icon, IconButton, Text } from 'react-native-paper';
+import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { BarButton } from '../../../ui/BarButton';
+import { FONTS, TOUCH, useColours } from '../../../ui/theme';
+import { fitAll, takeTool } from '../commands';
+import { type ToolChoices, type ToolName, planActions } from '../plan-slice';
+import { TOOL_WORDS } from '../tool-names';
+import { viewActions } from '../view-slice';
+
+/** The tools, in reach of the thumb, and above them what can be chosen about the one in hand. */
+export function Toolbar({ wide }: { wide: boolean }) {
+  const colours = useColours();
+  return (
+    <View style={[styles.foot, { backgroundColor: colours.chalk, borderColor: colours.linenDeep }]}>
+      <ToolOptions />
+      <View style={styles.bar}>
+        <ScrollView
+          horizontal
+          showsHorizontalScrollIndicator={false}
+          contentContainerStyle={styles.tools}
+          style={styles.scroll}
+          accessibilityLabel="Tools"
+        >
+          {(Object.keys(TOOL_WORDS) as ToolName[]).map((name) => (
+            <ToolButton key={name} name={name} wide={wide} />
+          ))}
+        </ScrollView>
+        <Magnet wide={wide} />
+        {wide && <Zoom />}
+        <Fit wide={wide} />
+      </View>
+    </View>
+  );
+}
+
+function ToolButton({ name, wide }: { name: ToolName; wide: boolean }) {
+  const dispatch = useAppDispatch();
+  const colours = useColours();
+  const on = useAppSelector((state) => state.plan.tool === name);
+  const { label, icon, key } = TOOL_WORDS[name];
+  const ink = on ? colours.onVelvet : colours.ink;
+  return (
+    <Pressable
+      accessibilityRole="button"
+      accessibilityLabel={label}
+      accessibilityState={{ selected: on }}
+      onPress={() => dispatch(takeTool(name))}
+      style={[styles.tool, { backgroundColor: on ? colours.velvet : colours.chalk, borderColor: colours.linenDeep }]}
+    >
+      <Icon source={icon} size={22} color={ink} />
+      <Text style={[styles.toolName, { color: ink }]}>{wide ? `${label} ${key}` : label}</Text>
+    </Pressable>
+  );
+}
+
+function Magnet({ wide }: { wide: boolean }) {
+  const dispatch = useAppDispatch();
+  const colours = useColours();
+  const free = useAppSelector((state) => state.plan.choices.free);
+  return (
+    <IconButton
+      icon={free ? 'magnet-on' : 'magnet'}
+      iconColor={free ? colours.inkSoft : colours.ink}
+      mode={free ? 'outlined' : 'contained-tonal'}
+      accessibilityLabel={`Snapping is ${free ? 'off' : 'on'}${wide ? ' (Z)' : ''}`}
+      accessibilityState={{ selected: !free }}
+      onPress={() => dispatch(planActions.choicesMade({ free: !free }))}
+      style={[styles.icon, free && styles.off]}
+    />
+  );
+}
+
+function Fit({ wide }: { wide: boolean }) {
+  const dispatch = useAppDispatch();
+  return (
+    <IconButton
+      icon="fit-to-screen-outline"
+      accessibilityLabel={wide ? 'Fit (F)' : 'Fit'}
+      onPress={() => dispatch(fitAll)}
+      style={styles.icon}
+    />
+  );
+}
+
+function Zoom() {
+  const dispatch = useAppDispatch();
+  return (
+    <>
+      <IconButton
+        icon="minus"
+        accessibilityLabel="Zoom out (−)"
+        onPress={() => dispatch(viewActions.zoomed({ factor: 1 / 1.25 }))}
+        style={styles.icon}
+      />
+      <IconButton
+        icon="plus"
+        accessibilityLabel="Zoom in (+)"
+        onPress={() => dispatch(viewActions.zoomed({ factor: 1.25 }))}
+        style={styles.icon}
+      />
+    </>
+  );
+}
+
+const BUMPS = [
+  ['box', 'Square'],
+  ['slanted', 'Slanted'],
+  ['round', 'Round'],
+  ['breast', 'Chimney breast'],
+] as const;
+const SOLIDS = [
+  ['Column', 'column', 'rectangle', 'square-outline'],
+  ['Round column', 'column', 'round', 'circle-outline'],
+  ['Pier', 'pier', 'rectangle', 'rectangle-outline'],
+  ['Round pier', 'pier', 'round', 'circle-half'],
+] as const;
+
+/** What can be chosen about the tool in hand. */
+export function ToolOptions() {
+  const dispatch = useAppDispatch();
+  const tool = useAppSelector((state) => state.plan.tool);
+  const choices = useAppSelector((state) => state.plan.choices);
+  const choose = (made: Partial<ToolChoices>) => () => dispatch(planActions.choicesMade(made));
+  const options = () => {
+    switch (tool) {
+      case 'corners':
+      case 'divide':
+        return [
+          <BarButton key="wall" label="Wall" chosen={!choices.chalk} onPress={choose({ chalk: false })} />,
+          <BarButton key="chalk" label="Chalk line" chosen={choices.chalk} onPress={choose({ chalk: true })} />,
+        ];
+      case 'shape':
+        return SHAPES.map((shape) => (
+          <BarButton
+            key={shape}
+            label={shape[0]!.toUpperCase() + shape.slice(1)}
+            chosen={choices.shape === shape}
+            onPress={choose({ shape })}
+          />
+        ));
+      case 'bump':
+        return BUMPS.map(([bump, label]) => (
+          <BarButton key={bump} label={label} chosen={choices.bump === bump} onPress={choose({ bump })} />
+        ));
+      case 'column':
+        return SOLIDS.map(([label, solid, shape, icon]) => (
+          <BarButton
+            key={label}
+            label={label}
+            icon={icon}
+            chosen={choices.solid.solid === solid && choices.solid.shape === shape}
+            onPress={choose({ solid: { solid, shape } })}
+          />
+        ));
+      default:
+        return null;
+    }
+  };
+  const shown = options();
+  return (
+    shown && (
+      <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.options}>
+        {shown}
+      </ScrollView>
+    )
+  );
+}
+
+const styles = StyleSheet.create({
+  foot: { borderTopWidth: 1 },
+  bar: { flexDirection: 'row', alignItems: 'center', gap: 4, paddingHorizontal: 6, paddingVertical: 6 },
+  scroll: { flex: 1 },
+  tools: { gap: 4, alignItems: 'center' },
+  tool: {
+    minWidth: 62,
+    minHeight: TOUCH + 4,
+    borderRadius: 10,
+    borderWidth: 1,
+    paddingHorizontal: 8,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+  toolName: { fontFamily: FONTS.sans, fontSize: 12.5, lineHeight: 16 },
+  options: { gap: 6, paddingHorizontal: 8, paddingTop: 6, alignItems: 'center' },
+  icon: { width: TOUCH, height: TOUCH, margin: 0 },
+  off: { opacity: 0.75 },
+});

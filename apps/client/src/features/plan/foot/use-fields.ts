@@ -1,0 +1,101 @@
+import { type Plan, type WallFace, bendOf, distance, formatLength, formatSize, roughly } from '@velvet-tape/core';
+import { useAppSelector } from '../../../store/store';
+import type { Field } from '../plan-slice';
+import { selectFace, selectLean, selectOpening, selectProposal, selectRoom, selectSolid } from '../selectors';
+import { type Proposal, fieldsOf, valueOf } from '../sketching/proposal';
+
+export interface FieldShown {
+  readonly name: Field;
+  readonly label: string;
+  readonly value: string;
+}
+
+const LABEL: Record<Field, string> = {
+  length: 'Length',
+  thickness: 'Thickness',
+  ceiling: 'Ceiling',
+  left: 'From left',
+  right: 'From right',
+  width: 'Width',
+  height: 'Height',
+  sill: 'Sill',
+  depth: 'Depth',
+  splay: 'Slant',
+  leg: 'Length',
+  turn: 'Turn',
+  sagitta: 'Bow',
+  radius: 'Radius',
+  arc: 'Along arc',
+};
+
+export const labelOf = (field: Field): string => LABEL[field];
+
+/** What can be typed about what is being drawn, else about what is chosen, each with its value. */
+export function useFields(): FieldShown[] {
+  const plan = useAppSelector((state) => state.plan.plan);
+  const selection = useAppSelector((state) => state.plan.selection);
+  const proposal = useAppSelector(selectProposal);
+  const face = useAppSelector(selectFace);
+  const on = useAppSelector(selectOpening);
+  const room = useAppSelector(selectRoom);
+  const standing = useAppSelector(selectSolid);
+  const lean = useAppSelector(selectLean);
+  if (!plan) return [];
+  const long = (mm: number) => formatLength(mm, plan.job.units);
+  const field = (name: Field, value: string, label = LABEL[name]): FieldShown => ({ name, label, value });
+  if (proposal) return proposalFields(proposal, long);
+  if (selection.kind === 'opening' && on && face) {
+    const fields = [
+      field('left', long(on.from)),
+      field('width', long(on.to - on.from)),
+      field('right', long(face.length - on.to)),
+      field('height', long(on.opening.height)),
+    ];
+    return on.opening.kind === 'window' ? [...fields, field('sill', long(on.opening.sill))] : fields;
+  }
+  if (selection.kind === 'wall' && face) {
+    const bend = bendOf(face);
+    return [
+      field('length', lengthOf(face, plan), face.bulge === 0 ? 'Length' : 'Across'),
+      ...(face.halves[0]!.wall.kind === 'chalk' ? [] : [field('thickness', thicknessOf(face, plan))]),
+      ...(room ? [field('ceiling', long(room.ceilingHeight))] : []),
+      field('sagitta', face.bulge === 0 ? 'straight' : long(bend.sagitta)),
+      ...(bend.radius === null ? [] : [field('radius', long(bend.radius)), field('arc', long(bend.length))]),
+    ];
+  }
+  if (selection.kind === 'solid' && standing) {
+    const { width, depth, stand, shape } = standing.solid;
+    return [
+      field('width', long(width), shape === 'round' && stand.kind === 'free' ? 'Diameter' : 'Width'),
+      ...(shape === 'round' && stand.kind === 'free' ? [] : [field('depth', long(depth))]),
+      ...(lean ? [field('left', long(lean.from)), field('right', long(lean.face.length - lean.to))] : []),
+      ...(stand.kind === 'free' && shape !== 'round' ? [field('turn', `${Math.round(stand.turn)}°`)] : []),
+    ];
+  }
+  if (selection.kind === 'rooms') return [field('turn', '0°')];
+  return selection.kind === 'room' && room ? [field('ceiling', long(room.ceilingHeight))] : [];
+}
+
+function proposalFields(proposal: Proposal, long: (mm: number) => string): FieldShown[] {
+  return fieldsOf(proposal).map((name) => {
+    const value = valueOf(proposal, name);
+    const shown = value === null ? '–' : name === 'turn' ? turnOf(value) : long(value);
+    return { name, label: LABEL[name], value: shown };
+  });
+}
+
+function turnOf(degrees: number): string {
+  const round = Math.round(Math.abs(degrees) * 10) / 10;
+  return round === 0 ? 'straight on' : `${round}° ${degrees > 0 ? 'right' : 'left'}`;
+}
+
+function lengthOf(face: WallFace, plan: Plan): string {
+  const rough = face.provenance === 'rough';
+  const length = face.bulge === 0 ? face.length : distance(face.a, face.b);
+  return roughly(rough, formatLength(length, plan.job.units, rough ? 'coarse' : 'fine'));
+}
+
+function thicknessOf(face: WallFace, plan: Plan): string {
+  const sizes = new Set(face.halves.map((half) => formatSize(half.left + half.right, plan.job.units)));
+  return sizes.size === 1 ? [...sizes][0]! : 'mixed';
+}

@@ -1,0 +1,193 @@
+import {
+  type DerivedFloor,
+  type DerivedRoom,
+  type OpeningOnFace,
+  type SolidOnFloor,
+  type WallFace,
+  bandAlong,
+  headingAt,
+  lineAlong,
+  moved,
+  partOf,
+  pointAt,
+  rightOf,
+} from '@velvet-tape/core';
+import { pathData } from '@velvet-tape/formats';
+import { Circle, G, Path } from 'react-native-svg';
+import type { HouseColours } from '../../../ui/theme';
+import { bendHandle } from '../tools/grips';
+
+const THIN = { vectorEffect: 'non-scaling-stroke' } as const;
+
+interface Paint {
+  colours: HouseColours;
+  /** mm of the house per screen pixel */
+  px: number;
+}
+
+const depthOf = (face: WallFace): number => Math.max(...face.halves.map((half) => half.left + half.right), 60);
+
+/** The stretches of a face between its openings. */
+function gapsOf(face: WallFace): { from: number; to: number }[] {
+  const ends = [0, ...face.openings.flatMap((on) => [on.from, on.to]), face.length];
+  return Array.from({ length: ends.length / 2 }, (_, i) => ({ from: ends[2 * i]!, to: ends[2 * i + 1]! }));
+}
+
+/** The chosen wall in brass, with the handle that moves it, the one that bends it, and its corners. */
+export function FaceMark({ face, reach, colours, px }: Paint & { face: WallFace; reach: number }) {
+  const depth = depthOf(face);
+  const bands = gapsOf(face)
+    .filter(({ from, to }) => to > from)
+    .map(({ from, to }) => bandAlong(partOf(face.course, from, to), depth, 0));
+  const middle = face.length / 2;
+  const grip = pointAt(face.course, middle, -depth / 2);
+  const d = headingAt(face.course, middle);
+  const inward = rightOf(d);
+  const arrow = (way: 1 | -1) => {
+    const tip = moved(grip, inward, way * 17 * px);
+    const side = (k: 1 | -1) => moved(moved(grip, inward, way * 11 * px), d, k * 5 * px);
+    return `M ${side(1).x} ${side(1).y} L ${tip.x} ${tip.y} L ${side(-1).x} ${side(-1).y} Z`;
+  };
+  const bend = bendHandle(face, reach);
+  const end = (k: -1 | 1) => moved(moved(bend, d, k * 11 * px), inward, 5 * px);
+  const peak = moved(bend, inward, -11 * px);
+  return (
+    <G>
+      <Path d={pathData(bands, true)} fill={colours.brass} stroke={colours.brassDeep} strokeWidth={1.5} {...THIN} />
+      <Circle testID="face-grip" cx={grip.x} cy={grip.y} r={8 * px} fill={colours.deepVelvet} />
+      <Path d={`${arrow(1)} ${arrow(-1)}`} fill={colours.deepVelvet} stroke={colours.brass} strokeWidth={1} {...THIN} />
+      <Circle
+        testID="bend-grip"
+        cx={bend.x}
+        cy={bend.y}
+        r={13 * px}
+        fill={colours.chalk}
+        stroke={colours.brassDeep}
+        strokeWidth={1.5}
+        {...THIN}
+      />
+      <Path
+        d={`M ${end(-1).x} ${end(-1).y} Q ${peak.x} ${peak.y} ${end(1).x} ${end(1).y}`}
+        fill="none"
+        stroke={colours.ink}
+        strokeWidth={2.2}
+        {...THIN}
+      />
+    </G>
+  );
+}
+
+/** The corner that will move, and the one that stays: a dot and a square. */
+export function Ends({ face, moves, colours, px }: Paint & { face: WallFace; moves: 'from' | 'to' }) {
+  const [free, fixed] = moves === 'to' ? [face.b, face.a] : [face.a, face.b];
+  const r = 5.5 * px;
+  return (
+    <G>
+      <Circle
+        testID={`moves-${moves}`}
+        cx={free.x}
+        cy={free.y}
+        r={7 * px}
+        fill={colours.clay}
+        stroke={colours.chalk}
+        strokeWidth={2}
+        {...THIN}
+      />
+      <Path
+        d={`M ${fixed.x - r} ${fixed.y - r} h ${2 * r} v ${2 * r} h ${-2 * r} Z`}
+        fill={colours.moss}
+        stroke={colours.chalk}
+        strokeWidth={2}
+        {...THIN}
+      />
+    </G>
+  );
+}
+
+export function OpeningMark({
+  face,
+  opening,
+  colours,
+}: {
+  face: WallFace;
+  opening: OpeningOnFace;
+  colours: HouseColours;
+}) {
+  const body = bandAlong(partOf(face.course, opening.from, opening.to), depthOf(face), 0);
+  return (
+    <G>
+      <Path
+        d={pathData([lineAlong(face.course, 0)], false)}
+        fill="none"
+        stroke={colours.brass}
+        strokeWidth={3}
+        {...THIN}
+      />
+      <Path
+        testID="chosen-opening"
+        d={pathData([body], true)}
+        fill={colours.brass}
+        fillOpacity={0.45}
+        stroke={colours.brassDeep}
+        strokeWidth={2.5}
+        {...THIN}
+      />
+    </G>
+  );
+}
+
+/** A chosen room: its outline, and its corners to drag. */
+export function RoomMark({
+  floor,
+  room,
+  colours,
+  px,
+  corners,
+}: Paint & { floor: DerivedFloor; room: DerivedRoom; corners: boolean }) {
+  const ids = new Set(room.faces.flatMap((face) => face.halves.map((half) => half.from)));
+  return (
+    <G>
+      <Path d={pathData(room.outline.rings, true)} fill="none" stroke={colours.brass} strokeWidth={3} {...THIN} />
+      {corners &&
+        [...ids].map((id) => {
+          const at = floor.network.corners.get(id);
+          return at && <CornerDot key={id} at={at} id="room-corner" colours={colours} px={px} />;
+        })}
+    </G>
+  );
+}
+
+export function CornerDot({
+  at,
+  id,
+  colours,
+  px,
+  chosen = false,
+}: Paint & { at: { x: number; y: number }; id: string; chosen?: boolean }) {
+  return (
+    <Circle
+      testID={id}
+      cx={at.x}
+      cy={at.y}
+      r={(chosen ? 9 : 6) * px}
+      fill={chosen ? colours.brass : colours.chalk}
+      stroke={colours.brassDeep}
+      strokeWidth={2}
+      {...THIN}
+    />
+  );
+}
+
+export function SolidMark({ standing, colours }: { standing: SolidOnFloor; colours: HouseColours }) {
+  return (
+    <Path
+      testID="chosen-solid"
+      d={pathData([standing.ring], true)}
+      fill={colours.brass}
+      fillOpacity={0.5}
+      stroke={colours.brassDeep}
+      strokeWidth={2.5}
+      {...THIN}
+    />
+  );
+}

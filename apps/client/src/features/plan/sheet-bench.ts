@@ -1,0 +1,33 @@
+import type { AppDispatch, RootState } from '../../store/store';
+import { randomSeed } from '../../store/seed';
+import { edit, preview } from './edit';
+import { planActions } from './plan-slice';
+import { selectFloor } from './selectors';
+import { keepProposal, roomDrawn } from './sketching/commands';
+import type { Bench } from './tools/tool';
+import { viewActions } from './view-slice';
+
+/** The workbench of the open job: what the tools do goes to the store. */
+export function sheetBench(dispatch: AppDispatch, getState: () => RootState): Bench {
+  return {
+    floor: () => selectFloor(getState())!,
+    selection: () => getState().plan.selection,
+    choices: () => getState().plan.choices,
+    preview: (intent, seed) => dispatch(preview(intent, seed)),
+    commit: (intent, seed) => {
+      const result = dispatch(edit(intent, seed));
+      return { ok: result.ok, made: result.ok ? result.made : null };
+    },
+    proposal: () => getState().plan.proposal,
+    propose: (proposal) => {
+      if (proposal || getState().plan.proposal) dispatch(planActions.proposed(proposal));
+    },
+    keep: () => dispatch(keepProposal),
+    select: (selection) => dispatch(planActions.selected(selection)),
+    guide: (guides) => dispatch(viewActions.guided(guides)),
+    trace: (points) => dispatch(viewActions.traced(points)),
+    pan: (dx, dy) => dispatch(viewActions.panned({ x: dx, y: dy })),
+    drawn: (id) => dispatch(roomDrawn(id)),
+    seed: () => randomSeed(),
+  };
+}

@@ -1,0 +1,181 @@
+import {
+  type DerivedFloor,
+  type Hit,
+  type Intent,
+  type Point,
+  type WallFace,
+  alongOf,
+  cornerAt,
+  distance,
+  dot,
+  faceByKey,
+  floorContains,
+  headingAt,
+  offOf,
+  pointAt,
+  rightOf,
+  subtract,
+} from '@velvet-tape/core';
+import type { Selection, ToolChoices } from '../plan-slice';
+
+/** What a drag with the Choose tool has hold of. */
+export type Grip =
+  | { readonly kind: 'sheet' }
+  | { readonly kind: 'wall'; readonly face: WallFace }
+  | { readonly kind: 'bend'; readonly face: WallFace }
+  | { readonly kind: 'corner'; readonly corner: string }
+  | { readonly kind: 'label'; readonly room: string }
+  | { readonly kind: 'rooms'; readonly ids: readonly string[] }
+  | {
+      readonly kind: 'solid';
+      readonly id: string;
+      readonly face: WallFace | null;
+      readonly width: number;
+      readonly off: Point;
+    }
+  | {
+      readonly kind: 'opening';
+      readonly face: WallFace;
+      readonly id: string;
+      readonly width: number;
+      readonly offset: number;
+    };
+
+/** Dragged walls and openings go in steps of a centimetre, mm. */
+const STEP = 10;
+const inSteps = (mm: number) => Math.round(mm / STEP) * STEP;
+
+/** How far into the room the handle stands that bends a wall, as a share of a finger's reach. */
+export const BEND_HANDLE = 1.9;
+
+/** Where the handle is that bends a wall: in the room, off the middle of its face. */
+export const bendHandle = (face: WallFace, reach: number): Point =>
+  pointAt(face.course, face.length / 2, BEND_HANDLE * reach);
+
+/**
+ * What there is to take hold of at a point, given what is chosen: handles of the chosen wall or room, open ends, the
+ * chosen thing itself; else the sheet.
+ */
+export function gripAt(floor: DerivedFloor, selection: Selection, hit: Hit, at: Point, reach: number): Grip {
+  const face = selection.kind === 'wall' ? faceByKey(floor, selection.face) : null;
+  if (face && distance(at, bendHandle(face, reach)) <= reach) return { kind: 'bend', face };
+  const corner = cornerAt(floor, at, reach);
+  if (corner && holdsCorner(floor, selection, face, corner.id)) return { kind: 'corner', corner: corner.id };
+  if (face && hit.kind === 'wall' && sameWall(hit.face, face)) return { kind: 'wall', face };
+  if (selection.kind === 'opening' && hit.kind === 'opening' && hit.on.opening.id === selection.id) {
+    const own = faceByKey(floor, selection.face) ?? hit.face;
+    const on = own.openings.find((o) => o.opening.id === selection.id) ?? hit.on;
+    return {
+      kind: 'opening',
+      face: own,
+      id: selection.id,
+      width: on.to - on.from,
+      offset: alongOf(own.course, at) - on.from,
+    };
+  }
+  if (selection.kind === 'solid') return solidGrip(floor, selection.id, at, reach);
+  if (selection.kind === 'room') {
+    const room = floor.rooms.find((each) => each.room.id === selection.id);
+    if (room && distance(at, room.label) <= 1.6 * reach) return { kind: 'label', room: selection.id };
+  }
+  if (selection.kind === 'rooms') {
+    const inside = floor.rooms.some((r) => selection.ids.includes(r.room.id) && floorContains(r.outline.rings, at));
+    if (inside) return { kind: 'rooms', ids: selection.ids };
+  }
+  return { kind: 'sheet' };
+}
+
+/** The ends of the chosen wall, the corners of the chosen room, open ends and a chosen corner can be dragged. */
+function holdsCorner(floor: DerivedFloor, selection: Selection, face: WallFace | null, corner: string): boolean {
+  if (floor.openEnds.some((end) => end.id === corner)) return true;
+  if (selection.kind === 'corner') return selection.id === corner;
+  if (face) return face.from === corner || face.to === corner || face.halves.some((half) => half.from === corner);
+  const room = selection.kind === 'room' ? floor.rooms.find((each) => each.room.id === selection.id) : undefined;
+  return room?.faces.some((each) => each.halves.some((half) => half.from === corner)) ?? false;
+}
+
+function solidGrip(floor: DerivedFloor, id: string, at: Point, reach: number): Grip {
+  const standing = floor.solids.find((each) => each.solid.id === id);
+  if (!standing) return { kind: 'sheet' };
+  const { solid, ring } = standing;
+  const middle = middleOf(ring);
+  if (distance(at, middle) > Math.max(solid.width, solid.depth) / 2 + reach) return { kind: 'sheet' };
+  const { stand } = solid;
+  const face =
+    stand.kind === 'wall'
+      ? (floor.rooms
+          .flatMap((room) => room.faces)
+          .find((each) =>
+            each.halves.some((h) => h.wall.id === stand.wall && h.forward === (stand.side === 'right')),
+          ) ?? null)
+      : null;
+  return { kind: 'solid', id, face, width: solid.width, off: subtract(at, middle) };
+}
+
+export const middleOf = (ring: readonly Point[]): Point => ({
+  x: ring.reduce((sum, p) => sum + p.x, 0) / ring.length,
+  y: ring.reduce((sum, p) => sum + p.y, 0) / ring.length,
+});
+
+/** The same run of wall, perhaps seen from the other side. */
+const sameWall = (one: WallFace, two: WallFace): boolean =>
+  one.halves.some((half) => two.halves.some((other) => other.wall.id === half.wall.id));
+
+/** What dragging a grip from one point to another does. */
+export function intentOfGrip(grip: Grip, floor: string, from: Point, at: Point, choices: ToolChoices): Intent | null {
+  switch (grip.kind) {
+    case 'sheet':
+      return null;
+    case 'wall': {
+      const inward = rightOf(headingAt(grip.face.course, grip.face.length / 2));
+      const by = inSteps(dot(subtract(at, from), inward));
+      return { kind: 'moveWall', floor, face: grip.face.key, by, neighbours: choices.neighbours };
+    }
+    case 'bend': {
+      // the handle follows the finger: what it was off the face at the beginning it still is
+      const { face } = grip;
+      const chord = { ...face.course, arc: null };
+      const bow = (p: Point) => -offOf(chord, p);
+      const sagitta = inSteps((face.bulge * distance(face.a, face.b)) / 2 + bow(at) - bow(from));
+      return {
+        kind: 'bendWall',
+        floor,
+        face: face.key,
+        by: 'sagitta',
+        value: Math.abs(sagitta),
+        way: sagitta >= 0 ? 'out' : 'in',
+      };
+    }
+    case 'corner':
+      return { kind: 'moveCorner', floor, corner: grip.corner, to: { x: Math.round(at.x), y: Math.round(at.y) } };
+    case 'label':
+      return { kind: 'placeLabel', room: grip.room, at };
+    case 'rooms': {
+      const motion = { dx: inSteps(at.x - from.x), dy: inSteps(at.y - from.y), turn: 0, mirror: false, about: from };
+      return { kind: 'transformRooms', floor, rooms: grip.ids, motion, copy: false };
+    }
+    case 'solid': {
+      const middle = subtract(at, grip.off);
+      if (!grip.face)
+        return { kind: 'changeSolid', solid: grip.id, to: { x: inSteps(middle.x), y: inSteps(middle.y) } };
+      const most = Math.max(0, grip.face.length - grip.width);
+      const offset = Math.min(most, Math.max(0, inSteps(alongOf(grip.face.course, middle) - grip.width / 2)));
+      return { kind: 'changeSolid', solid: grip.id, place: { face: grip.face.key, end: 'left', offset } };
+    }
+    case 'opening': {
+      const most = Math.max(0, grip.face.length - grip.width);
+      const offset = inSteps(Math.min(Math.max(0, alongOf(grip.face.course, at) - grip.offset), most));
+      return {
+        kind: 'changeOpening',
+        floor,
+        opening: grip.id,
+        place: { face: grip.face.key, end: 'left', offset: Math.min(offset, most) },
+      };
+    }
+  }
+}
+
+/** Would the drag leave everything where it is? */
+export const isStill = (intent: Intent): boolean =>
+  (intent.kind === 'moveWall' && intent.by === 0) ||
+  (intent.kind === 'transformRooms' && intent.motion.dx === 0 && intent.motion.dy === 0);

@@ -1,0 +1,132 @@
+import type { Point } from '@velvet-tape/core';
+import { useEffect } from 'react';
+import type { View } from 'react-native';
+import { useStore } from 'react-redux';
+import { type RootState, useAppDispatch } from '../../store/store';
+import { listenToPointers, pointOn } from '../../ui/pointer-listeners';
+import { houseBox } from './commands';
+import type { ToolName } from './plan-slice';
+import { selectFloor } from './selectors';
+import { sheetBench } from './sheet-bench';
+import { boxTool } from './tools/box-tool';
+import { bumpTool } from './tools/bump-tool';
+import { chooseTool } from './tools/choose-tool';
+import { columnTool } from './tools/column-tool';
+import { cornersTool } from './tools/corners-tool';
+import { divideTool } from './tools/divide-tool';
+import { lassoTool } from './tools/lasso-tool';
+import { loopTool } from './tools/loop-tool';
+import { shapeTool } from './tools/shape-tool';
+import { type PointerLike, SheetInput } from './tools/sheet-input';
+import type { Bench, Pointer, Tool } from './tools/tool';
+import { viewActions } from './view-slice';
+import { toHouse } from './viewport';
+
+/** How far a finger and a mouse may miss, px. */
+export const REACH = { touch: 18, mouse: 7 };
+
+const TOOLS: Record<ToolName, (bench: Bench) => Tool> = {
+  choose: chooseTool,
+  box: boxTool,
+  corners: cornersTool,
+  loop: loopTool,
+  shape: shapeTool,
+  divide: divideTool,
+  bump: bumpTool,
+  column: columnTool,
+  lasso: lassoTool,
+};
+
+/** Wires pointers, wheel and size of the sheet to the tools and the view. */
+export function useSheetInput(host: React.RefObject<View | null>): void {
+  const dispatch = useAppDispatch();
+  const store = useStore<RootState>();
+
+  useEffect(() => {
+    const element = host.current as unknown as HTMLElement | null;
+    if (!element) return;
+    const { getState } = store;
+    const bench = sheetBench(dispatch, getState);
+    const made: Partial<Record<ToolName, Tool>> = {};
+    const tool = (): Tool => (made[getState().plan.tool] ??= TOOLS[getState().plan.tool](bench));
+    const pointer = (px: Point, event: PointerLike): Pointer => {
+      const { view } = getState().view;
+      const reach = (event.pointerType === 'mouse' ? REACH.mouse : REACH.touch) / view.scale;
+      const free = event.altKey || getState().plan.choices.free;
+      return { at: toHouse(view, px), px, reach, free, several: event.shiftKey && event.pointerType === 'mouse' };
+    };
+    const finger = (px: Point | null, event?: PointerLike) => {
+      const shown = px && event?.pointerType === 'touch' && tool().busy ? px : null;
+      if (shown || getState().view.finger) dispatch(viewActions.fingerAt(shown));
+    };
+    const input = new SheetInput({
+      down: (px, event) => {
+        dispatch(viewActions.crosshairShown(false));
+        tool().down(pointer(px, event));
+      },
+      move: (px, event) => {
+        tool().move(pointer(px, event));
+        finger(getState().plan.preview || getState().plan.proposal ? px : null, event);
+      },
+      up: (px, event) => {
+        tool().up(pointer(px, event));
+        finger(null);
+      },
+      hover: (px, event) => {
+        if (selectFloor(getState())) tool().hover?.(pointer(px, event));
+      },
+      cancel: () => {
+        tool().cancel();
+        finger(null);
+      },
+      pinch: (px, dx, dy, factor) => {
+        dispatch(viewActions.panned({ x: dx, y: dy }));
+        dispatch(viewActions.zoomed({ factor, px }));
+      },
+    });
+
+    const wheel = (event: WheelEvent) => {
+      event.preventDefault();
+      if (event.ctrlKey || !event.shiftKey)
+        dispatch(viewActions.zoomed({ factor: Math.exp(-event.deltaY / 400), px: pointOn(element, event) }));
+      else dispatch(viewActions.panned({ x: -event.deltaY, y: -event.deltaX }));
+    };
+    const escape = (event: KeyboardEvent) => {
+      if (event.key === 'Escape' && tool().busy) {
+        tool().cancel();
+        event.stopImmediatePropagation();
+      }
+    };
+    const sizes = new ResizeObserver(() => {
+      dispatch(
+        viewActions.resized({
+          width: element.clientWidth,
+          height: element.clientHeight,
+          box: houseBox(getState()),
+          hold: getState().plan.proposal !== null,
+        }),
+      );
+    });
+
+    const stop = listenToPointers(element, {
+      down: (px, event) => {
+        if (event.button > 0 || !selectFloor(getState())) return;
+        (document.activeElement as HTMLElement | null)?.blur?.();
+        element.setPointerCapture(event.pointerId);
+        input.pressed(px, event);
+      },
+      move: (px, event) => input.moved(px, event),
+      up: (px, event) => input.released(px, event),
+      lost: (event) => input.lost(event),
+    });
+    element.addEventListener('wheel', wheel, { passive: false });
+    globalThis.addEventListener('keydown', escape, true);
+    sizes.observe(element);
+    return () => {
+      stop();
+      element.removeEventListener('wheel', wheel);
+      globalThis.removeEventListener('keydown', escape, true);
+      sizes.disconnect();
+    };
+  }, [dispatch, host, store]);
+}
