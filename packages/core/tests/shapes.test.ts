@@ -1,4 +1,4 @@
-import { type RingPoint, segmentArea } from '../src';
+import { type RingPoint, drawFloor, segmentArea } from '../src';
 import { House } from './house';
 
 const floor = 'ground';
@@ -337,5 +337,31 @@ describe('columns and piers', () => {
     });
     const [at] = house.floor.solids[0]!.ring;
     expect(at!.x).toBeCloseTo(6000 - 100 - 450, 6);
+  });
+});
+
+describe('what was taped before a wall was pushed', () => {
+  test('the length over a bay is kept, is shown, and still holds when it is taped anew', () => {
+    const house = new House();
+    const room = house.box(0, 0, 6000, 4000);
+    house.tape(house.face(room, 'top'), 6010);
+    house.do({
+      kind: 'bump',
+      floor,
+      face: house.face(room, 'top').key,
+      shape: 'slanted',
+      from: 1500,
+      width: 2000,
+      depth: 600,
+      splay: 300,
+    });
+    const [overall] = house.floor.overall;
+    expect(overall).toMatchObject({ length: expect.closeTo(6010, 3), provenance: 'taped' });
+    expect(drawFloor(house.floor, { lettering: 125, units: 'metric' }).map((mark) => mark.key)).toContain(
+      `length ${overall!.key}`,
+    );
+    house.tape(overall!, 6100);
+    expect(house.floor.overall[0]!.length).toBeCloseTo(6100, 3);
+    expect(house.face(room, 'bottom').provenance).toBe('worked out');
   });
 });

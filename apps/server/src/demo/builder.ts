@@ -1,7 +1,24 @@
-import { type Intent, type Plan, type WallFace, applyEdit, deriveFloor, newPlan, parseLength } from '@velvet-tape/core';
+import {
+  type BumpShape,
+  type Intent,
+  type Plan,
+  type Point,
+  type RoomColour,
+  type WallFace,
+  applyEdit,
+  deriveFloor,
+  newPlan,
+  parseLength,
+} from '@velvet-tape/core';
 
-type Side = 'top' | 'right' | 'bottom' | 'left';
-const HEADING: Record<Side, [number, number]> = { top: [1, 0], right: [0, 1], bottom: [-1, 0], left: [0, -1] };
+/** A side of a room on the sheet; `round`: its curved wall. */
+type Side = 'top' | 'right' | 'bottom' | 'left' | 'round';
+const HEADING: Record<Exclude<Side, 'round'>, [number, number]> = {
+  top: [1, 0],
+  right: [0, 1],
+  bottom: [-1, 0],
+  left: [0, -1],
+};
 
 /** Builds a demo plan with the same edits a person makes. Lengths as a person types them. */
 export class DemoBuilder {
@@ -40,9 +57,53 @@ export class DemoBuilder {
     return room;
   }
 
+  /** A room drawn corner by corner, mm. */
+  outline(name: string, points: readonly Point[]): string {
+    const room = this.do({ kind: 'drawPath', floor: 'ground', points, closed: true });
+    this.do({ kind: 'nameRoom', room, name });
+    return room;
+  }
+
+  /** A boundary without a wall; the smaller part is the new room. */
+  chalk(name: string, from: Point, to: Point): string {
+    const room = this.do({ kind: 'drawPath', floor: 'ground', points: [from, to], closed: false, chalk: true });
+    this.do({ kind: 'nameRoom', room, name });
+    return room;
+  }
+
+  bend(room: string, side: Side, sagitta: string): void {
+    const face = this.face(room, side).key;
+    this.do({ kind: 'bendWall', floor: 'ground', face, by: 'sagitta', value: this.mm(sagitta).value, way: 'out' });
+  }
+
+  bump(room: string, side: Side, shape: BumpShape, from: string, width: string, depth: string, splay = '0.30'): void {
+    const mm = (text: string) => this.mm(text).value;
+    this.do({
+      kind: 'bump',
+      floor: 'ground',
+      face: this.face(room, side).key,
+      shape,
+      from: mm(from),
+      width: mm(width),
+      depth: shape === 'breast' ? -mm(depth) : mm(depth),
+      splay: mm(splay),
+    });
+  }
+
+  column(shape: 'round' | 'rectangle', width: string, x: number, y: number): void {
+    this.do({ kind: 'addSolid', floor: 'ground', solid: 'column', shape, at: { x, y }, width: this.mm(width).value });
+  }
+
+  colour(room: string, colour: RoomColour): void {
+    this.do({ kind: 'colourRoom', room, colour });
+  }
+
   face(room: string, side: Side): WallFace {
     const found = deriveFloor(this.made, 'ground').rooms.find((r) => r.room.id === room);
-    const faces = found?.faces.filter((f) => f.d.x * HEADING[side][0] + f.d.y * HEADING[side][1] > 0.9) ?? [];
+    const faces =
+      found?.faces.filter((f) =>
+        side === 'round' ? f.bulge !== 0 : f.d.x * HEADING[side][0] + f.d.y * HEADING[side][1] > 0.9,
+      ) ?? [];
     return faces.sort((a, b) => b.length - a.length)[0]!;
   }
 

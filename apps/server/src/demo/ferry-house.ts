@@ -23,17 +23,42 @@ export function ferryHouse(): { id: string; plan: Plan } {
   build.tape(kitchen, 'left', '3.28');
   // between the kitchen and the outer walls of the rooms above and beside it
   const { a: topLeft, b: bottomLeft } = build.face(kitchen, 'right');
-  build.room('Net store', topLeft.x, topLeft.y, build.face(waiting, 'right').b.x, bottomLeft.y);
-  // sketched, not taped yet
+  const store = build.room('Net store', topLeft.x, topLeft.y, build.face(waiting, 'right').b.x, bottomLeft.y);
+  // sketched, not taped yet: the porch, its corner cut off towards the steps
   const quay = build.face(waiting, 'right').b;
-  build.room('Porch', quay.x, quay.y - 2600, quay.x + 1900, quay.y - 400);
+  const [left, right, top, foot] = [quay.x, quay.x + 1900, quay.y - 2600, quay.y - 400];
+  build.outline('Porch', [
+    { x: left, y: top },
+    { x: right - 700, y: top },
+    { x: right, y: top + 700 },
+    { x: right, y: foot },
+    { x: left, y: foot },
+  ]);
+  // a wash room built into the net store
+  const corner = build.face(store, 'bottom').a;
+  const wash = build.outline('Wash room', [
+    { x: corner.x - 2900, y: corner.y - 2350 },
+    { x: corner.x - 800, y: corner.y - 2350 },
+    { x: corner.x - 800, y: corner.y - 850 },
+    { x: corner.x - 2900, y: corner.y - 850 },
+  ]);
   build.height(hall, '2.95');
-  build.opening('door', hall, 'left', '0.62', { width: '1.01', height: '2.10' });
-  build.opening('window', hall, 'top', '0.80', { width: '1.45', height: '1.35', sill: '0.85' });
-  build.opening('window', hall, 'top', '0.80', { width: '1.45', height: '1.35', sill: '0.85' }, 'right');
+  // the round wall towards the water, the bay of the waiting room, the kitchen's chimney breast
+  build.bend(hall, 'left', '0.62');
+  build.bump(waiting, 'top', 'slanted', '0.90', '2.10', '0.75', '0.45');
+  build.bump(kitchen, 'bottom', 'breast', '1.05', '1.40', '0.38');
+  build.opening('door', hall, 'top', '0.62', { width: '1.01', height: '2.10' });
+  build.opening('window', hall, 'round', '0.55', { width: '1.20', height: '1.35', sill: '0.85' });
+  build.opening('window', hall, 'round', '0.55', { width: '1.20', height: '1.35', sill: '0.85' }, 'right');
   build.opening('door', waiting, 'left', '0.55', { width: '0.83' });
-  build.opening('window', waiting, 'top', '1.10', { width: '1.60', height: '1.35', sill: '0.55' });
+  build.opening('window', waiting, 'top', '0.15', { width: '0.90', height: '1.35', sill: '0.55' });
   build.opening('door', kitchen, 'top', '2.30', { width: '0.73' });
   build.opening('window', kitchen, 'left', '1.05', { width: '1.20', height: '1.05', sill: '1.05' });
+  build.opening('door', wash, 'left', '0.35', { width: '0.73' });
+  build.column('round', '0.24', topLeft.x + 2000, topLeft.y + 750);
+  // where the scullery ends and cooking begins there is no wall
+  const { a } = build.face(kitchen, 'top');
+  build.chalk('Scullery', { x: a.x + 1150, y: a.y }, { x: a.x + 1150, y: build.face(kitchen, 'bottom').a.y });
+  build.colour(wash, 'water');
   return { id: 'ferry-house', plan: build.plan };
 }

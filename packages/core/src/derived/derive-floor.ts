@@ -1,4 +1,4 @@
-import { type Point, alongOf, pointAt } from '../geometry';
+import { type Point, alongOf, courseOf, direction, pointAt } from '../geometry';
 import {
   type Corner,
   type Id,
@@ -24,7 +24,16 @@ import {
 } from '../rooms';
 import { type SolidOutline, solidOutline, withoutSolids } from '../solids';
 import { type Provenance, provenanceOf } from '../trueup';
-import { type Network, type WallBody, bodiesOf, networkOf, wallInsets } from '../walls';
+import {
+  type Network,
+  type WallBody,
+  bodiesOf,
+  faceEnd,
+  faceStart,
+  networkOf,
+  runOfReading,
+  wallInsets,
+} from '../walls';
 
 /** An opening as it stands on a face: mm from the left end of the face, seen from inside the room. */
 export interface OpeningOnFace {
@@ -65,6 +74,8 @@ export interface DerivedFloor {
   readonly rooms: readonly DerivedRoom[];
   /** Walls with no room on either side. */
   readonly free: readonly WallFace[];
+  /** Readings over more than one face: across a bay, past a wall that was built later. */
+  readonly overall: readonly WallFace[];
   readonly openings: readonly Opening[];
   readonly solids: readonly SolidOnFloor[];
   /** Corners where a wall ends at nothing. */
@@ -129,13 +140,16 @@ function work(plan: Plan, floor: Id): DerivedFloor {
       const faces = outline.runs.map((run) => seen(run, room.id));
       return [derivedRoom(plan, room, outline, faces, ceilingHeight)];
     });
+  const free = freeRuns(network).map((run) => seen(run, null));
+  const shown = new Set([...free, ...derivedRooms.flatMap((room) => room.faces)].map((face) => face.reading));
   return {
     plan,
     floor,
     network,
     bodies: bodiesOf(network),
     rooms: derivedRooms,
-    free: freeRuns(network).map((run) => seen(run, null)),
+    free,
+    overall: readings.flatMap((reading) => (shown.has(reading) ? [] : (overallFace(network, reading) ?? []))),
     openings,
     solids,
     openEnds: [...network.stars.values()].filter((star) => star.around.length === 1).map((star) => star.corner),
@@ -143,6 +157,37 @@ function work(plan: Plan, floor: Id): DerivedFloor {
     rough: derivedRooms.some((room) => room.rough),
   };
 }
+
+/** A reading over a wall that is no longer one face of one room, as a face from end to end. */
+function overallFace(network: Network, reading: Reading): WallFace | null {
+  const run = runOfReading(network, reading);
+  if (!run) return null;
+  const [a, b] = [faceStart(run[0]!), faceEnd(run.at(-1)!)];
+  const last = overalls.get(reading);
+  if (last && last.a.x === a.x && last.a.y === a.y && last.b.x === b.x && last.b.y === b.y) return last;
+  const course = courseOf(a, b);
+  const { from, to } = reading;
+  const face: WallFace = {
+    key: `overall ${from}>${to}`,
+    from,
+    to,
+    halves: run,
+    a,
+    b,
+    length: course.length,
+    d: direction(a, b),
+    bulge: 0,
+    course,
+    room: null,
+    provenance: 'taped',
+    reading,
+    openings: NONE,
+  };
+  overalls.set(reading, face);
+  return face;
+}
+
+const overalls = new WeakMap<Reading, WallFace>();
 
 const readingKey = (kind: Reading['kind'], { from, to }: { from: Id; to: Id }) => `${kind} ${from}>${to}`;
 

@@ -10,8 +10,9 @@ const ROLE: Record<WallFace['provenance'], Role> = {
   'worked out': 'dimension.workedOut',
 };
 
-/** Distance of a dimension line from its face, and of its figure from the line, in lettering heights. */
+/** Distance of a dimension line from its face, in lettering heights; one over several pieces of wall stands further in. */
 const OFF = 1.1;
+const OVERALL_OFF = 2.5;
 /** Width of a figure of lettering, as a share of its height: for leaving out what has no room. */
 const FIGURE_WIDTH = 0.6;
 
@@ -34,7 +35,7 @@ function draw(face: WallFace, { lettering, units }: DrawingStyle, aside: boolean
   const text = figure(face, units);
   const width = text.length * lettering * FIGURE_WIDTH;
   if (width > face.length) return [];
-  const off = lettering * OFF;
+  const off = lettering * (face.key.startsWith('overall') ? OVERALL_OFF : OFF);
   if (face.course.arc && face.course.arc.radius < 2 * off) return [];
   const line = courseOf(pointAt(face.course, 0, off), pointAt(face.course, face.length, off), face.bulge);
   const role = ROLE[face.provenance];

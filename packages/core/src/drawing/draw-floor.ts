@@ -17,7 +17,7 @@ export function drawFloor(derived: DerivedFloor, style: DrawingStyle): Mark[] {
   for (const body of derived.bodies) marks.push(once(body, () => wallMark(body)));
   for (const opening of derived.openings) marks.push(...drawOpening(derived.network, opening));
   for (const room of derived.rooms) marks.push(...roomMarks(room, style));
-  for (const face of derived.free) marks.push(...drawDimension(face, style, false));
+  for (const face of [...derived.free, ...derived.overall]) marks.push(...drawDimension(face, style, false));
   for (const corner of derived.openEnds) marks.push(openEndMark(corner, style));
   return marks;
 }

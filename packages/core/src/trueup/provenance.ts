@@ -8,8 +8,8 @@ export type Provenance = 'taped' | 'worked out' | 'rough';
 /**
  * Tells of any straight run whether its length is known. Walls square to a direction carry a place along it
  * from corner to corner; a reading along the direction ties two such places together. A length is worked out
- * when its two ends are tied. Slanted and curved walls
- * carry nothing, so a length that depends on one stays rough.
+ * when its two ends are tied. Slanted walls carry
+ * nothing, so a length that depends on one stays rough; a curved one does what its chord does.
  */
 export function provenanceOf(
   network: Network,
@@ -22,8 +22,8 @@ export function provenanceOf(
     if (known) return known.places;
     const places = new Places();
     for (const wall of network.walls) {
-      if (wall.bulge === 0 && Math.abs(dot(network.half(wall.id, true).d, d)) < STRAIGHT)
-        places.tie(wall.start, wall.end);
+      const { a, b } = network.half(wall.id, true).course;
+      if (Math.abs(dot(direction(a, b), d)) < STRAIGHT) places.tie(wall.start, wall.end);
     }
     for (const reading of readings) {
       const from = network.corners.get(reading.from);

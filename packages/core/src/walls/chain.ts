@@ -56,9 +56,28 @@ export function arcBetween(network: Network, from: Id, to: Id): HalfWall[] | nul
   return null;
 }
 
-/** The run of walls a reading was taken along: a straight one, or an arc that was measured across. */
+/** How far two pieces of one wall may be out of line, mm. */
+const IN_LINE = 5;
+
+/**
+ * The first and the last piece of a straight wall that has a bay, an alcove or a recess in between, where a tape still
+ * reads from one end to the other.
+ */
+function acrossBump(network: Network, from: Id, to: Id): HalfWall[] | null {
+  const a = network.corners.get(from);
+  const b = network.corners.get(to);
+  if (!a || !b || from === to) return null;
+  const heading = direction(a, b);
+  const first = straightest(network, from, heading);
+  const back = straightest(network, to, { x: -heading.x, y: -heading.y });
+  if (!first || !back) return null;
+  const last = network.half(back.wall.id, !back.forward);
+  return sameCourse(first.course, last.course, IN_LINE) ? [first, last] : null;
+}
+
+/** The run of walls a reading was taken along: a straight one (perhaps with a bump in it), or an arc that was measured across. */
 export const runOfReading = (network: Network, { kind, from, to }: Pick<Reading, 'kind' | 'from' | 'to'>) =>
-  kind === 'chord' ? arcBetween(network, from, to) : chainBetween(network, from, to);
+  kind === 'chord' ? arcBetween(network, from, to) : (chainBetween(network, from, to) ?? acrossBump(network, from, to));
 
 /**
  * The inside length of the straight run between two corners, on the face at the right hand of the walk, mm: from

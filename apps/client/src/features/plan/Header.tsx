@@ -1,10 +1,10 @@
 import { formatArea, jobTotals, roughly } from '@velvet-tape/core';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Icon, IconButton, Menu, Text } from 'react-native-paper';
+import { Icon, IconButton, Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import type { SyncState } from '../../sync/engine';
+import { DropMenu } from '../../ui/DropMenu';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
 import { downloadCsv, downloadSvg } from './downloads';
 import { planActions } from './plan-slice';
@@ -22,16 +22,11 @@ export function Header({ wide }: { wide: boolean }) {
   const router = useRouter();
   const colours = useColours();
   const { plan, past, future, sync, floor } = useAppSelector((state) => state.plan);
-  const [menu, setMenu] = useState(false);
   if (!plan) return null;
   const totals = jobTotals(plan);
   const { icon } = SYNC[sync.state];
   const words = [SYNC[sync.state].words, sync.message].filter(Boolean).join(': ');
   const keys = (label: string, key: string) => (wide ? `${label} (${key})` : label);
-  const choose = (action: () => void) => () => {
-    setMenu(false);
-    action();
-  };
   return (
     <View style={[styles.header, { backgroundColor: colours.velvet }]}>
       <IconButton
@@ -81,32 +76,15 @@ export function Header({ wide }: { wide: boolean }) {
         onPress={() => dispatch(planActions.redone())}
         style={styles.icon}
       />
-      <Menu
-        visible={menu}
-        onDismiss={() => setMenu(false)}
-        anchor={
-          <IconButton
-            icon="file-export-outline"
-            iconColor={PALE}
-            accessibilityLabel="Leave with something"
-            onPress={() => setMenu(true)}
-            style={styles.icon}
-          />
-        }
-      >
-        <Menu.Item
-          leadingIcon="file-image-outline"
-          title="Plan as SVG, 1:50"
-          onPress={choose(() => downloadSvg(plan, floor))}
-          style={styles.item}
-        />
-        <Menu.Item
-          leadingIcon="table"
-          title="Rooms as CSV"
-          onPress={choose(() => downloadCsv(plan))}
-          style={styles.item}
-        />
-      </Menu>
+      <DropMenu
+        icon="file-export-outline"
+        iconColor={PALE}
+        says="Leave with something"
+        entries={[
+          { title: 'Plan as SVG, 1:50', icon: 'file-image-outline', onPress: () => downloadSvg(plan, floor) },
+          { title: 'Rooms as CSV', icon: 'table', onPress: () => downloadCsv(plan) },
+        ]}
+      />
     </View>
   );
 }
@@ -121,5 +99,4 @@ const styles = StyleSheet.create({
   total: { fontFamily: FONTS.strong, fontSize: 14, color: '#E9C46A', fontVariant: ['tabular-nums'] },
   sync: { flexDirection: 'row', alignItems: 'center', gap: 4, flexShrink: 1 },
   words: { fontSize: 13, color: PALE, flexShrink: 1 },
-  item: { minHeight: TOUCH },
 });

@@ -17,6 +17,7 @@ import { TapeStrip } from './TapeStrip';
 import { type PlanState, planActions } from './plan-slice';
 import { closeJob, openJob } from './session';
 import { KEYS, useShortcuts } from './shortcuts';
+import { ZoomButtons } from './ZoomButtons';
 import { viewActions } from './view-slice';
 
 /** One job on its sheet: on a phone the sheet with everything at its foot, on a wide screen ledger, sheet and inspector. */
@@ -132,6 +133,7 @@ function WideLayout() {
           <View style={styles.fill}>
             <PlanCanvas />
             <OpenEnds />
+            <ZoomButtons />
             <Notice />
           </View>
           <Toolbar wide />

@@ -1,9 +1,7 @@
 import { ROOM_COLOURS } from '@velvet-tape/core';
-import { useState } from 'react';
-import { Menu } from 'react-native-paper';
 import { type Command, useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
-import { TOUCH } from '../../../ui/theme';
+import { DropMenu } from '../../../ui/DropMenu';
 import { addOpening, flip, loosen, remove, stepWall } from '../commands';
 import { edit } from '../edit';
 import { planActions } from '../plan-slice';
@@ -78,34 +76,22 @@ function WallActions() {
 function WallMenu({ chalk }: { chalk: boolean }) {
   const dispatch = useAppDispatch();
   const face = useAppSelector(selectFace);
-  const [open, setOpen] = useState(false);
-  const item = (title: string, icon: string, what: Command) => (
-    <Menu.Item
-      key={title}
-      leadingIcon={icon}
-      title={title}
-      style={{ minHeight: TOUCH }}
-      onPress={() => {
-        setOpen(false);
-        dispatch(what);
-      }}
-    />
-  );
   const kind = face?.halves[0]!.wall.kind;
+  const entry = (title: string, icon: string, what: Command) => ({ title, icon, onPress: () => dispatch(what) });
   return (
-    <Menu
-      visible={open}
-      onDismiss={() => setOpen(false)}
-      anchor={<BarIcon icon="dots-horizontal" says="More about this wall" onPress={() => setOpen(true)} />}
-    >
-      {item('Add a corner', 'vector-point-plus', addCorner)}
-      {face && face.bulge !== 0 ? item('Straighten', 'vector-line', straighten) : null}
-      {kind === 'party' || chalk ? item('Make it a wall', 'wall', setWallKind('wall')) : null}
-      {kind !== 'party' && !chalk ? item('Party wall', 'home-group', setWallKind('party')) : null}
-      {!chalk ? item('Chalk line instead', 'dots-horizontal', setWallKind('chalk')) : null}
-      {item('Keep flush inside', 'align-horizontal-left', keepFlush('inside'))}
-      {item('Keep flush outside', 'align-horizontal-right', keepFlush('outside'))}
-    </Menu>
+    <DropMenu
+      icon="dots-horizontal"
+      says="More about this wall"
+      entries={[
+        entry('Add a corner', 'vector-point-plus', addCorner),
+        ...(face && face.bulge !== 0 ? [entry('Straighten', 'vector-line', straighten)] : []),
+        ...(kind === 'party' || chalk ? [entry('Make it a wall', 'wall', setWallKind('wall'))] : []),
+        ...(kind !== 'party' && !chalk ? [entry('Party wall', 'home-group', setWallKind('party'))] : []),
+        ...(chalk ? [] : [entry('Chalk line instead', 'dots-horizontal', setWallKind('chalk'))]),
+        entry('Keep flush inside', 'align-horizontal-left', keepFlush('inside')),
+        entry('Keep flush outside', 'align-horizontal-right', keepFlush('outside')),
+      ]}
+    />
   );
 }
 
@@ -166,25 +152,15 @@ function RoomActions({ several }: { several: boolean }) {
 
 function ColourMenu() {
   const dispatch = useAppDispatch();
-  const [open, setOpen] = useState(false);
   return (
-    <Menu
-      visible={open}
-      onDismiss={() => setOpen(false)}
-      anchor={<BarIcon icon="palette-outline" says="Room colour" onPress={() => setOpen(true)} />}
-    >
-      {[null, ...ROOM_COLOURS].map((colour) => (
-        <Menu.Item
-          key={colour ?? 'plain'}
-          title={colour ? colour[0]!.toUpperCase() + colour.slice(1) : 'Plain'}
-          style={{ minHeight: TOUCH }}
-          onPress={() => {
-            setOpen(false);
-            dispatch(colourRoom(colour));
-          }}
-        />
-      ))}
-    </Menu>
+    <DropMenu
+      icon="palette-outline"
+      says="Room colour"
+      entries={[null, ...ROOM_COLOURS].map((colour) => ({
+        title: colour ? colour[0]!.toUpperCase() + colour.slice(1) : 'Plain',
+        onPress: () => dispatch(colourRoom(colour)),
+      }))}
+    />
   );
 }
 

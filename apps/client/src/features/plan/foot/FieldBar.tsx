@@ -8,7 +8,7 @@ import { type Field, planActions } from '../plan-slice';
 import { selectFace, selectGhost, selectProposed, selectTyped } from '../selectors';
 import { Actions } from './Actions';
 import { ProposalActions, ProposalEnd } from './ProposalActions';
-import { type FieldShown, labelOf, useFields } from './use-fields';
+import { type FieldShown, useFields } from './use-fields';
 
 /** What can be typed about what is drawn or chosen: each field with its value, the one being typed into raised; and what else can be done. */
 export function FieldBar() {
@@ -19,7 +19,7 @@ export function FieldBar() {
   if (fields.length === 0 && !proposal && selection === 'nothing') return null;
   return (
     <View>
-      <Reading />
+      <Reading label={fields.find((shown) => shown.name === field)?.label ?? ''} />
       <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.bar}>
         {fields.map((shown) => (
           <FieldChip key={shown.name} {...shown} on={shown.name === field} />
@@ -55,7 +55,7 @@ function FieldChip({ name, label, value, on }: FieldShown & { on: boolean }) {
 }
 
 /** What is being typed, what it would do, and which corner it would move. */
-function Reading() {
+function Reading({ label }: { label: string }) {
   const dispatch = useAppDispatch();
   const colours = useColours();
   const pad = useAppSelector((state) => state.plan.pad);
@@ -83,7 +83,7 @@ function Reading() {
           style={[styles.typedText, { color: pad.text ? colours.ink : colours.inkSoft }]}
           numberOfLines={1}
         >
-          {pad.text || labelOf(pad.field)}
+          {pad.text || label}
         </Text>
         <Text
           style={[styles.small, { color: reason ? colours.clay : colours.inkSoft }]}

@@ -7,7 +7,6 @@ import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { fitAll, takeTool } from '../commands';
 import { type ToolChoices, type ToolName, planActions } from '../plan-slice';
 import { TOOL_WORDS } from '../tool-names';
-import { viewActions } from '../view-slice';
 
 /** The tools, in reach of the thumb, and above them what can be chosen about the one in hand. */
 export function Toolbar({ wide }: { wide: boolean }) {
@@ -28,7 +27,6 @@ export function Toolbar({ wide }: { wide: boolean }) {
           ))}
         </ScrollView>
         <Magnet wide={wide} />
-        {wide && <Zoom />}
         <Fit wide={wide} />
       </View>
     </View>
@@ -47,10 +45,14 @@ function ToolButton({ name, wide }: { name: ToolName; wide: boolean }) {
       accessibilityLabel={label}
       accessibilityState={{ selected: on }}
       onPress={() => dispatch(takeTool(name))}
-      style={[styles.tool, { backgroundColor: on ? colours.velvet : colours.chalk, borderColor: colours.linenDeep }]}
+      style={[
+        wide ? styles.wideTool : styles.tool,
+        { backgroundColor: on ? colours.velvet : colours.chalk, borderColor: colours.linenDeep },
+      ]}
     >
       <Icon source={icon} size={22} color={ink} />
-      <Text style={[styles.toolName, { color: ink }]}>{wide ? `${label} ${key}` : label}</Text>
+      <Text style={[styles.toolName, { color: ink }]}>{label}</Text>
+      {wide && <Text style={[styles.key, { color: ink }]}>{key}</Text>}
     </Pressable>
   );
 }
@@ -81,26 +83,6 @@ function Fit({ wide }: { wide: boolean }) {
       onPress={() => dispatch(fitAll)}
       style={styles.icon}
     />
-  );
-}
-
-function Zoom() {
-  const dispatch = useAppDispatch();
-  return (
-    <>
-      <IconButton
-        icon="minus"
-        accessibilityLabel="Zoom out (−)"
-        onPress={() => dispatch(viewActions.zoomed({ factor: 1 / 1.25 }))}
-        style={styles.icon}
-      />
-      <IconButton
-        icon="plus"
-        accessibilityLabel="Zoom in (+)"
-        onPress={() => dispatch(viewActions.zoomed({ factor: 1.25 }))}
-        style={styles.icon}
-      />
-    </>
   );
 }
 
@@ -182,6 +164,15 @@ const styles = StyleSheet.create({
     alignItems: 'center',
     justifyContent: 'center',
   },
+  wideTool: {
+    width: 59,
+    minHeight: TOUCH + 4,
+    borderRadius: 10,
+    borderWidth: 1,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+  key: { position: 'absolute', top: 1, right: 5, fontSize: 10.5, lineHeight: 14 },
   toolName: { fontFamily: FONTS.sans, fontSize: 12.5, lineHeight: 16 },
   options: { gap: 6, paddingHorizontal: 8, paddingTop: 6, alignItems: 'center' },
   icon: { width: TOUCH, height: TOUCH, margin: 0 },

@@ -28,8 +28,6 @@ const LABEL: Record<Field, string> = {
   arc: 'Along arc',
 };
 
-export const labelOf = (field: Field): string => LABEL[field];
-
 /** What can be typed about what is being drawn, else about what is chosen, each with its value. */
 export function useFields(): FieldShown[] {
   const plan = useAppSelector((state) => state.plan.plan);

@@ -1,0 +1,50 @@
+import { useState } from 'react';
+import { IconButton, Menu } from 'react-native-paper';
+import { TOUCH } from './theme';
+
+export interface MenuEntry {
+  readonly title: string;
+  readonly icon?: string;
+  onPress(): void;
+}
+
+/** A sign that opens a menu. The menu is there only while it is open: mounted closed it would take the focus. */
+export function DropMenu({
+  icon,
+  says,
+  iconColor,
+  entries,
+}: {
+  icon: string;
+  says: string;
+  iconColor?: string;
+  entries: readonly MenuEntry[];
+}) {
+  const [open, setOpen] = useState(false);
+  const anchor = (
+    <IconButton
+      icon={icon}
+      accessibilityLabel={says}
+      onPress={() => setOpen(true)}
+      style={{ width: TOUCH, height: TOUCH, margin: 0 }}
+      {...(iconColor && { iconColor })}
+    />
+  );
+  if (!open) return anchor;
+  return (
+    <Menu visible onDismiss={() => setOpen(false)} anchor={anchor}>
+      {entries.map((entry) => (
+        <Menu.Item
+          key={entry.title}
+          title={entry.title}
+          style={{ minHeight: TOUCH }}
+          onPress={() => {
+            setOpen(false);
+            entry.onPress();
+          }}
+          {...(entry.icon && { leadingIcon: entry.icon })}
+        />
+      ))}
+    </Menu>
+  );
+}
