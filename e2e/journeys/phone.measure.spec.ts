@@ -24,7 +24,7 @@ test('a room and the room beside it are measured by touch, from first tap to fil
 
   // 1 jobs
   await page.goto('/');
-  await expect(page.getByRole('link', { name: /^Ferry House, 5 rooms/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Ferry House, 7 rooms/ })).toBeVisible();
   await expect(page.getByRole('link', { name: /^Quince Cottage sewing room, 2 rooms, .* ft²/ })).toBeVisible();
   await page.getByText('New job').tap();
   await page.getByLabel('Name (can wait)').fill('Tollgate 🏠');
@@ -85,7 +85,7 @@ test('a room and the room beside it are measured by touch, from first tap to fil
   await key(page, 'Done').tap();
 
   // 5 the room beside it
-  await key(page, 'Draw room').tap();
+  await key(page, 'Box').tap();
   const top = await middleOf(page.getByTestId(/^length/).getByText('4.20 m'));
   const side = await middleOf(page.getByTestId(/^length/).getByText('3.15 m'));
   await finger.drag([side[0] + 16, top[1] - 14], [side[0] + 100, top[1] + 65]);

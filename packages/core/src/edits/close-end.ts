@@ -42,6 +42,7 @@ export function closeEnd(draft: Draft, { floor, corner, how }: Extract<Intent, {
     const { right, left, wall } = last;
     const made = draft.addWall({ ...wall, bulge: 0, start: at, end: to, left: right, right: left });
     at = to;
+    draft.drawn.add(made.id);
     return made.id;
   });
   settle(draft, floor, { changed: walls });

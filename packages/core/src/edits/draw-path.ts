@@ -42,6 +42,7 @@ export function drawPath(draft: Draft, intent: Extract<Intent, { kind: 'drawPath
       ...made,
     }),
   );
+  for (const wall of walls) draft.drawn.add(wall.id);
   settle(draft, floor, { changed: walls.map((wall) => wall.id) });
   tapeLegs(draft, floor, points, lengths, intent.time ?? '');
   return largestNewRoom(draft);

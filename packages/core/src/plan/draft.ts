@@ -36,6 +36,8 @@ export class Draft {
   floors: Plan['floors'];
   /** What the person should be told about the edit, in plain sentences. */
   readonly notes: string[] = [];
+  /** Walls just drawn: which side of them is the inside is not known yet. */
+  readonly drawn = new Set<Id>();
   private readonly now: { [C in CollectionName]: Record<Id, Entities[C]> };
   private readonly own = new Set<CollectionName>();
   private readonly lists = new Map<string, readonly unknown[]>();

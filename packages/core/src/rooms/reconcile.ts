@@ -171,11 +171,10 @@ const standsInside = ({ left, right }: Wall, at: Sides): boolean =>
  * the inside. When the room turns out to be on the other side it is turned round.
  */
 function turnedIn(draft: Draft, floor: Id, wall: Wall): Wall {
-  const before = draft.before.walls[wall.id];
-  if (before) {
-    const was = enclosedSides(networkBefore(draft, floor)).get(wall.id);
-    if (was?.left || was?.right) return wall;
-  }
+  const was = enclosedSides(networkBefore(draft, floor)).get(wall.id);
+  const known =
+    wall.id in draft.before.walls ? (was?.left ?? false) || (was?.right ?? false) : !draft.drawn.has(wall.id);
+  if (known) return wall;
   const turned = { ...wall, left: wall.right, right: wall.left };
   draft.put('walls', turned);
   for (const reading of draft.on('readings', floor)) {

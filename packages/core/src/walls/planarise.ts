@@ -170,6 +170,7 @@ function split(draft: Draft, wall: Wall, at: Id, queue: Set<Id>): void {
     throw new Refusal(`A wall can't end in a ${blocked.opening.kind}. Move the ${blocked.opening.kind} first.`);
   const solids = draft.solidsOn(wall.id).map((solid) => ({ solid, ...placed(standing(solid)) }));
   const second = draft.addWall({ ...wall, start: at, bulge: partOf(course, cut, course.length).bulge });
+  if (draft.drawn.has(wall.id)) draft.drawn.add(second.id);
   draft.put('walls', { ...wall, end: at, bulge: partOf(course, 0, cut).bulge });
   // what stands on the wall stays taped from the end that was there before, which is a real corner of the room
   for (const { opening, span, start, end } of openings) {

@@ -77,10 +77,14 @@ export const selectShownFloor = createSelector(
 );
 
 /** The face that is selected, itself or through an opening on it. */
-export const selectFace = createSelector([selectShownFloor, selectSelection], (floor, selection): WallFace | null => {
-  if (!floor || (selection.kind !== 'wall' && selection.kind !== 'opening')) return null;
-  return faceByKey(floor, selection.face);
-});
+export const selectFace = createSelector(
+  [selectShownFloor, selectFloor, selectSelection],
+  (shown, floor, selection): WallFace | null => {
+    if (!shown || !floor || (selection.kind !== 'wall' && selection.kind !== 'opening')) return null;
+    // while it is dragged a wall may be another one: it is still the one that was chosen
+    return faceByKey(shown, selection.face) ?? faceByKey(floor, selection.face);
+  },
+);
 
 export const selectOpening = createSelector([selectFace, selectSelection], (face, selection) =>
   selection.kind === 'opening' ? (face?.openings.find((on) => on.opening.id === selection.id) ?? null) : null,

@@ -103,7 +103,7 @@ export function useSheetInput(host: React.RefObject<View | null>): void {
           width: element.clientWidth,
           height: element.clientHeight,
           box: houseBox(getState()),
-          hold: getState().plan.proposal !== null,
+          hold: getState().plan.proposal !== null || getState().plan.preview !== null,
         }),
       );
     });
