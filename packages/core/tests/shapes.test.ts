@@ -1,4 +1,4 @@
-import { type RingPoint, drawFloor, segmentArea } from '../src';
+import { type RingPoint, drawFloor, faceByKey, segmentArea } from '../src';
 import { House } from './house';
 
 const floor = 'ground';
@@ -269,6 +269,19 @@ describe('bent walls', () => {
     const face = house.room(right).faces.find((f) => f.bulge !== 0)!;
     expect(face.bulge * Math.hypot(face.b.x - face.a.x, face.b.y - face.a.y)).toBeCloseTo(-800, 1);
     expect(house.room(left).faces.find((f) => f.bulge !== 0)!.bulge).toBeGreaterThan(0);
+  });
+
+  test('a taped wall that is bent stays taped, straight across', () => {
+    const house = new House();
+    const room = house.box(0, 0, 4000, 2400);
+    house.tape(house.face(room, 'right'), 2410);
+    house.do({ kind: 'bendWall', floor, face: house.face(room, 'right').key, by: 'sagitta', value: 600, way: 'out' });
+    const face = house.room(room).faces.find((f) => f.bulge !== 0)!;
+    // it is still found by the name it had when it was straight
+    expect(faceByKey(house.floor, `${face.from}>${face.to}`)).toBe(face);
+    expect(face).toMatchObject({ provenance: 'taped', reading: { kind: 'chord', value: 2410 } });
+    house.do({ kind: 'bendWall', floor, face: face.key, by: 'sagitta', value: 0, way: 'out' });
+    expect(house.face(room, 'right')).toMatchObject({ provenance: 'taped', reading: { kind: 'length' } });
   });
 
   test('a distance taped straight across a curved wall holds', () => {

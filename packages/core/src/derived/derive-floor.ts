@@ -304,12 +304,20 @@ function openingsAlong(
   return result.sort((a, b) => a.from - b.from);
 }
 
-/** The face with this key on the floor, or null when there is none any more. */
+/**
+ * The face with this key on the floor, or null when there is none any more. A wall that was bent or straightened since
+ * is still the wall between the same corners.
+ */
 export function faceByKey(derived: DerivedFloor, key: string): WallFace | null {
-  for (const room of derived.rooms) {
-    for (const face of room.faces) if (face.key === key) return face;
-  }
-  return derived.free.find((face) => face.key === key) ?? null;
+  const exact = findFace(derived, (face) => face.key === key);
+  if (exact) return exact;
+  const [from, to] = key.split(/[>()]/);
+  return findFace(derived, (face) => face.from === from && face.to === to);
+}
+
+function findFace(derived: DerivedFloor, is: (face: WallFace) => boolean): WallFace | null {
+  for (const room of derived.rooms) for (const face of room.faces) if (is(face)) return face;
+  return derived.free.find(is) ?? null;
 }
 
 /** Floor area of all rooms of all floors, mm², and whether some of it is rough. */

@@ -50,7 +50,17 @@ export function bendWall(draft: Draft, intent: Extract<Intent, { kind: 'bendWall
     bulge += off;
     changed = bendRun(draft, floor, face, a, b, bulge);
   }
+  readAcross(draft, floor, face, bulge !== 0);
   settle(draft, floor, { changed, keepRooms: true });
+}
+
+/** What was taped along the wall is now taped straight across it, and the other way round. */
+function readAcross(draft: Draft, floor: Id, { from, to }: FaceRun, across: boolean): void {
+  const [was, is] = across ? (['length', 'chord'] as const) : (['chord', 'length'] as const);
+  for (const reading of draft.on('readings', floor)) {
+    const here = (reading.from === from && reading.to === to) || (reading.from === to && reading.to === from);
+    if (here && reading.kind === was) draft.put('readings', { ...reading, kind: is });
+  }
 }
 
 function tooSmall(by: 'radius' | 'length', chord: number, draft: Draft): string {
