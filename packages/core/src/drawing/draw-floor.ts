@@ -9,17 +9,22 @@ import type { DrawingStyle, Mark } from './marks';
 import { drawOpening, lineAlong } from './openings';
 
 /** The plan of one floor as marks, in painting order. What did not change since the last drawing comes back identical. */
-export function drawFloor(derived: DerivedFloor, style: DrawingStyle): Mark[] {
-  const marks: Mark[] = [];
-  for (const room of derived.rooms) marks.push(floorMark(room));
-  for (const wall of derived.network.walls) if (wall.kind === 'chalk') marks.push(chalkMark(derived.network, wall));
-  for (const solid of derived.solids) marks.push(...solidMarks(solid));
-  for (const body of derived.bodies) marks.push(once(body, () => wallMark(body)));
-  for (const opening of derived.openings) marks.push(...drawOpening(derived.network, opening));
-  for (const room of derived.rooms) marks.push(...roomMarks(room, style));
-  for (const face of [...derived.free, ...derived.overall]) marks.push(...drawDimension(face, style, false));
-  for (const corner of derived.openEnds) marks.push(openEndMark(corner, style));
-  return marks;
+export const drawFloor = (derived: DerivedFloor, style: DrawingStyle): Mark[] =>
+  drawFloorInParts(derived, style).flat();
+
+/** The same in the parts it is made of, so that a painter can leave alone the parts of which nothing changed. */
+export function drawFloorInParts(derived: DerivedFloor, style: DrawingStyle): readonly (readonly Mark[])[] {
+  const { network, rooms, solids, bodies, openings, free, overall, openEnds } = derived;
+  return [
+    rooms.map(floorMark),
+    network.walls.filter((wall) => wall.kind === 'chalk').map((wall) => chalkMark(network, wall)),
+    solids.flatMap(solidMarks),
+    bodies.map((body) => once(body, () => wallMark(body))),
+    openings.flatMap((opening) => drawOpening(network, opening)),
+    ...rooms.map((room) => roomMarks(room, style)),
+    [...free, ...overall].flatMap((face) => drawDimension(face, style, false)),
+    openEnds.map((corner) => openEndMark(corner, style)),
+  ];
 }
 
 /** A boundary without a wall. */

@@ -1,6 +1,7 @@
 import Flatbush from 'flatbush';
-import { courseBox, courseOf, crossingsOf, distance, distanceToCourse } from '../geometry';
+import { crossingsOf, distance, distanceToCourse } from '../geometry';
 import type { Id, Plan, Wall } from './plan';
+import { wallCourse } from './wall-course';
 
 /** Half the weld distance: what the graph may be off by after welding. */
 const CLOSE = 0.5;
@@ -80,20 +81,17 @@ const differs = (wall: Wall, plan: Pick<Plan, 'corners'>, known: Pick<Plan, 'cor
 };
 
 function reach(plan: Pick<Plan, 'corners'>, wall: Wall, margin: number) {
-  const { minX, minY, maxX, maxY } = courseBox(lineOf(plan, wall));
+  const { minX, minY, maxX, maxY } = wallCourse(plan.corners, wall).box;
   return { minX: minX - margin, minY: minY - margin, maxX: maxX + margin, maxY: maxY + margin };
 }
-
-const lineOf = (plan: Pick<Plan, 'corners'>, wall: Wall) =>
-  courseOf(plan.corners[wall.start]!, plan.corners[wall.end]!, wall.bulge);
 
 function collide(plan: Pick<Plan, 'corners'>, one: Wall, two: Wall): boolean {
   const a = plan.corners[one.start]!;
   const b = plan.corners[one.end]!;
   const c = plan.corners[two.start]!;
   const d = plan.corners[two.end]!;
-  const line = lineOf(plan, one);
-  const other = lineOf(plan, two);
+  const line = wallCourse(plan.corners, one).course;
+  const other = wallCourse(plan.corners, two).course;
   if (crossingsOf(line, other, 2 * CLOSE).length > 0) return true;
   const ends = new Set([two.start, two.end]);
   if (ends.has(one.start) && ends.has(one.end)) {

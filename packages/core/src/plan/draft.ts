@@ -40,7 +40,8 @@ export class Draft {
   readonly drawn = new Set<Id>();
   private readonly now: { [C in CollectionName]: Record<Id, Entities[C]> };
   private readonly own = new Set<CollectionName>();
-  private readonly lists = new Map<string, readonly unknown[]>();
+  /** By collection and floor. */
+  private readonly lists = new Map<CollectionName, Map<Id, unknown[]>>();
   private made = 0;
 
   constructor(
@@ -73,11 +74,21 @@ export class Draft {
 
   /** Adds the entity, or puts it in the place of the one with its id. */
   put<C extends CollectionName>(collection: C, entity: Entities[C]): void {
-    (this.writable(collection) as Record<Id, Entities[C]>)[entity.id] = entity;
+    const entities = this.writable(collection) as Record<Id, Entities[C]>;
+    const old = entities[entity.id];
+    entities[entity.id] = entity;
+    // in the place of another of its floor it takes that one's place in the list; one more makes a new list
+    for (const [key, list] of this.lists.get(collection) ?? []) {
+      const at = old && key === (entity as { floor?: Id }).floor ? list.indexOf(old) : -1;
+      if (at >= 0) list[at] = entity;
+      else this.lists.get(collection)!.delete(key);
+    }
   }
 
   drop(collection: CollectionName, id: Id): void {
-    if (id in this.now[collection]) delete this.writable(collection)[id];
+    if (!(id in this.now[collection])) return;
+    delete this.writable(collection)[id];
+    this.lists.delete(collection);
   }
 
   private writable(collection: CollectionName): Record<Id, unknown> {
@@ -85,7 +96,6 @@ export class Draft {
       this.own.add(collection);
       Object.assign(this.now, { [collection]: { ...this.now[collection] } });
     }
-    for (const key of this.lists.keys()) if (key.startsWith(collection)) this.lists.delete(key);
     return this.now[collection];
   }
 
@@ -121,16 +131,17 @@ export class Draft {
     );
   }
 
-  /** The walls, corners or rooms of a floor; a list until the next change. */
+  /** The walls, corners or rooms of a floor, as they are: what is replaced later is replaced in the list too. */
   on<C extends 'walls' | 'corners' | 'rooms' | 'readings' | 'solids'>(
     collection: C,
     floor: Id,
   ): readonly Entities[C][] {
-    const key = `${collection} ${floor}`;
-    let list = this.lists.get(key) as readonly Entities[C][] | undefined;
+    let lists = this.lists.get(collection);
+    if (!lists) this.lists.set(collection, (lists = new Map()));
+    let list = lists.get(floor) as Entities[C][] | undefined;
     if (!list) {
       list = Object.values(this.now[collection] as Record<Id, Entities[C]>).filter((entity) => entity.floor === floor);
-      this.lists.set(key, list);
+      lists.set(floor, list);
     }
     return list;
   }

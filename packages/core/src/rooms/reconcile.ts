@@ -2,7 +2,7 @@ import { type Ring, intersection, ringsArea } from '../geometry';
 import type { Draft } from '../plan/draft';
 import { wallsOf } from '../plan/plan';
 import type { Collection, Id, Room, Wall } from '../plan/plan';
-import { type Face, type Network, cornerRing, faceKey, facesOf, networkOf } from '../walls';
+import { type Face, type Network, cornerRing, enclosedSides, faceKey, networkOf, sidesOf } from '../walls';
 import { type RoomFloor, floorAt, floorsOf } from './floors';
 import { floorContains, labelPoint } from './label-point';
 import type { RoomOutline } from './room-outline';
@@ -127,7 +127,7 @@ export function reconcileKinds(draft: Draft, floor: Id): void {
   const network = networkOfFloor(draft, floor);
   const sides = enclosedSides(network);
   for (const given of network.walls) {
-    const at = sides.get(given.id) ?? NEITHER;
+    const at = sidesOf(sides, given.id);
     const wall = standsInside(given, at) ? turnedIn(draft, floor, given) : given;
     if (wall.kind === 'party' || wall.kind === 'chalk') continue;
     const kind = at.left === at.right && at.left ? 'internal' : 'external';
@@ -138,32 +138,8 @@ export function reconcileKinds(draft: Draft, floor: Id): void {
   }
 }
 
-interface Sides {
-  left: boolean;
-  right: boolean;
-}
-const NEITHER: Sides = { left: false, right: false };
-
-const enclosed = new WeakMap<Network, Map<Id, Sides>>();
-
-/** On which sides each wall looks at an enclosed floor. */
-function enclosedSides(network: Network): Map<Id, Sides> {
-  let sides = enclosed.get(network);
-  if (sides) return sides;
-  sides = new Map();
-  for (const face of facesOf(network)) {
-    for (const half of [face.outline, ...face.holes].flatMap((loop) => loop.halves)) {
-      const at = sides.get(half.wall.id) ?? { left: false, right: false };
-      at[half.forward ? 'right' : 'left'] = true;
-      sides.set(half.wall.id, at);
-    }
-  }
-  enclosed.set(network, sides);
-  return sides;
-}
-
 /** Does it stand wholly on the side of its line where its only room is? */
-const standsInside = ({ left, right }: Wall, at: Sides): boolean =>
+const standsInside = ({ left, right }: Wall, at: { left: boolean; right: boolean }): boolean =>
   (at.left && !at.right && left > 0 && right === 0) || (at.right && !at.left && right > 0 && left === 0);
 
 /**
@@ -171,9 +147,8 @@ const standsInside = ({ left, right }: Wall, at: Sides): boolean =>
  * the inside. When the room turns out to be on the other side it is turned round.
  */
 function turnedIn(draft: Draft, floor: Id, wall: Wall): Wall {
-  const was = enclosedSides(networkBefore(draft, floor)).get(wall.id);
-  const known =
-    wall.id in draft.before.walls ? (was?.left ?? false) || (was?.right ?? false) : !draft.drawn.has(wall.id);
+  const enclosedBefore = enclosedSides(networkBefore(draft, floor)).has(wall.id);
+  const known = wall.id in draft.before.walls ? enclosedBefore : !draft.drawn.has(wall.id);
   if (known) return wall;
   const turned = { ...wall, left: wall.right, right: wall.left };
   draft.put('walls', turned);

@@ -23,7 +23,7 @@ import {
   type Network,
   bowed,
   cornerRing,
-  facesOf,
+  enclosedSides,
   goesStraightOn,
   jointAfter,
   loopsOf,
@@ -150,18 +150,15 @@ const freeBefore = new WeakMap<Network, readonly FaceRun[]>();
 export function freeRuns(network: Network): readonly FaceRun[] {
   let runs = freeBefore.get(network);
   if (!runs) {
-    const enclosing = new Set(
-      facesOf(network).flatMap((face) =>
-        [face.outline, ...face.holes].flatMap((loop) => loop.halves.map((half) => half.wall.id)),
-      ),
-    );
+    const enclosing = enclosedSides(network);
     const bare = (half: HalfWall) => !enclosing.has(half.wall.id);
-    runs = network.walls.every((wall) => enclosing.has(wall.id))
-      ? []
-      : loopsOf(network)
-          .filter((loop) => loop.halves.some(bare))
-          .flatMap(runsOf)
-          .filter((run) => run.halves[0]!.forward && run.halves.every(bare));
+    runs =
+      enclosing.size === network.walls.length
+        ? []
+        : loopsOf(network)
+            .filter((loop) => loop.halves.some(bare))
+            .flatMap(runsOf)
+            .filter((run) => run.halves[0]!.forward && run.halves.every(bare));
     freeBefore.set(network, runs);
   }
   return runs;

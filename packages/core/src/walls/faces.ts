@@ -99,3 +99,28 @@ export function componentsOf(network: Network): Map<Id, number> {
   }
   return component;
 }
+
+const LEFT = 1;
+const RIGHT = 2;
+const enclosed = new WeakMap<Network, ReadonlyMap<Id, number>>();
+
+/** The walls that look at an enclosed floor, with the sides on which they do; to be read with `sidesOf`. */
+export function enclosedSides(network: Network): ReadonlyMap<Id, number> {
+  const known = enclosed.get(network);
+  if (known) return known;
+  const sides = new Map<Id, number>();
+  const note = ({ halves }: Loop) => {
+    for (const { wall, forward } of halves) sides.set(wall.id, (sides.get(wall.id) ?? 0) | (forward ? RIGHT : LEFT));
+  };
+  for (const face of facesOf(network)) {
+    note(face.outline);
+    face.holes.forEach(note);
+  }
+  enclosed.set(network, sides);
+  return sides;
+}
+
+export function sidesOf(sides: ReadonlyMap<Id, number>, wall: Id): { left: boolean; right: boolean } {
+  const at = sides.get(wall) ?? 0;
+  return { left: (at & LEFT) !== 0, right: (at & RIGHT) !== 0 };
+}

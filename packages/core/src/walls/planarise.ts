@@ -2,7 +2,6 @@ import {
   type Course,
   alongOf,
   courseBox,
-  courseOf,
   crossingsOf,
   distance,
   distanceToCourse,
@@ -11,6 +10,7 @@ import {
 } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
 import type { Corner, Id, Opening, Solid, Wall, WallSide } from '../plan/plan';
+import { wallCourse } from '../plan/wall-course';
 import { networkOf } from './network';
 import { runOfReading, wallInsets } from './chain';
 
@@ -42,20 +42,16 @@ export function planarise(draft: Draft, floor: Id, changed: Iterable<Id>): void 
 
 interface Surroundings {
   readonly corners: readonly Corner[];
-  readonly walls: readonly { readonly other: Wall; readonly course: Course; readonly box: Bounds }[];
+  readonly walls: readonly Wall[];
 }
 
-/** What a wall may meet on its floor, with its ends looked up once for all walls that are to be settled. */
+/** What a wall may meet on its floor. */
 const surroundings = (draft: Draft, floor: Id): Surroundings => ({
   corners: draft.on('corners', floor),
-  walls: draft.on('walls', floor).map((other) => {
-    const course = lineOf(draft, other);
-    return { other, course, box: courseBox(course) };
-  }),
+  walls: draft.on('walls', floor),
 });
 
-const lineOf = (draft: Draft, wall: Wall): Course =>
-  courseOf(draft.corners[wall.start]!, draft.corners[wall.end]!, wall.bulge);
+const lineOf = (draft: Draft, wall: Wall): Course => wallCourse(draft.corners, wall).course;
 
 /** One thing put right about `wall`; true when there is nothing left to do. */
 function settle(draft: Draft, floor: Id, wall: Wall, queue: Set<Id>, around: Surroundings): boolean {
@@ -83,7 +79,8 @@ function settle(draft: Draft, floor: Id, wall: Wall, queue: Set<Id>, around: Sur
       return false;
     }
   }
-  for (const { other, course: line, box } of around.walls) {
+  for (const other of around.walls) {
+    const { course: line, box } = wallCourse(draft.corners, other);
     if (apart(near, box) || other.id === wall.id) continue;
     if (areTwins(wall, other, course.length)) {
       mergeTwins(draft, other, wall);

@@ -21,7 +21,11 @@ export function Header({ wide }: { wide: boolean }) {
   const dispatch = useAppDispatch();
   const router = useRouter();
   const colours = useColours();
-  const { plan, past, future, sync, floor } = useAppSelector((state) => state.plan);
+  const plan = useAppSelector((state) => state.plan.plan);
+  const past = useAppSelector((state) => state.plan.past);
+  const future = useAppSelector((state) => state.plan.future);
+  const sync = useAppSelector((state) => state.plan.sync);
+  const floor = useAppSelector((state) => state.plan.floor);
   if (!plan) return null;
   const totals = jobTotals(plan);
   const { icon } = SYNC[sync.state];

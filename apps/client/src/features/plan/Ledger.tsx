@@ -1,4 +1,5 @@
 import { formatArea, roughly } from '@velvet-tape/core';
+import { memo } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../store/store';
@@ -8,7 +9,6 @@ import { selectRoom, selectShownFloor } from './selectors';
 
 /** The rooms with their areas, live while something is dragged, and the total. */
 export function Ledger() {
-  const dispatch = useAppDispatch();
   const colours = useColours();
   const floor = useAppSelector(selectShownFloor);
   const chosen = useAppSelector(selectRoom);
@@ -21,29 +21,15 @@ export function Ledger() {
       accessibilityLabel="Ledger of rooms"
     >
       <Text style={[styles.floor, { color: colours.ink }]}>{floor.plan.floors[floor.floor]?.name}</Text>
-      {floor.rooms.map((room) => {
-        const area = roughly(room.rough, formatArea(room.measures.area, units));
-        const name = room.room.name || 'Unnamed room';
-        const on = chosen?.room.id === room.room.id;
-        return (
-          <Pressable
-            key={room.room.id}
-            accessibilityRole="button"
-            accessibilityLabel={`${name}, ${area}`}
-            accessibilityState={{ selected: on }}
-            onPress={() => dispatch(planActions.selected({ kind: 'room', id: room.room.id }))}
-            style={[
-              styles.row,
-              { borderColor: colours.linenDeep, backgroundColor: on ? colours.linenDeep : undefined },
-            ]}
-          >
-            <Text style={[styles.name, { color: colours.ink }]} numberOfLines={1}>
-              {name}
-            </Text>
-            <Text style={[styles.area, { color: colours.ink }]}>{area}</Text>
-          </Pressable>
-        );
-      })}
+      {floor.rooms.map((room) => (
+        <Row
+          key={room.room.id}
+          id={room.room.id}
+          name={room.room.name || 'Unnamed room'}
+          area={roughly(room.rough, formatArea(room.measures.area, units))}
+          on={chosen?.room.id === room.room.id}
+        />
+      ))}
       {floor.rooms.length === 0 && <Text style={{ color: colours.inkSoft }}>No rooms yet.</Text>}
       <View style={[styles.row, { borderColor: colours.linenDeep }]}>
         <Text style={[styles.name, { color: colours.inkSoft }]}>Net internal floor area</Text>
@@ -52,6 +38,26 @@ export function Ledger() {
     </ScrollView>
   );
 }
+
+/** A room and its area; painted again only when one of them changed. */
+const Row = memo(function Row({ id, name, area, on }: { id: string; name: string; area: string; on: boolean }) {
+  const dispatch = useAppDispatch();
+  const colours = useColours();
+  return (
+    <Pressable
+      accessibilityRole="button"
+      accessibilityLabel={`${name}, ${area}`}
+      accessibilityState={{ selected: on }}
+      onPress={() => dispatch(planActions.selected({ kind: 'room', id }))}
+      style={[styles.row, { borderColor: colours.linenDeep, backgroundColor: on ? colours.linenDeep : undefined }]}
+    >
+      <Text style={[styles.name, { color: colours.ink }]} numberOfLines={1}>
+        {name}
+      </Text>
+      <Text style={[styles.area, { color: colours.ink }]}>{area}</Text>
+    </Pressable>
+  );
+});
 
 const styles = StyleSheet.create({
   ledger: { padding: 14 },

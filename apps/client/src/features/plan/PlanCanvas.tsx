@@ -1,4 +1,4 @@
-import { type DrawingStyle, drawFloor } from '@velvet-tape/core';
+import { type DrawingStyle, type Mark, drawFloorInParts } from '@velvet-tape/core';
 import { memo, useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -62,14 +62,37 @@ export function PlanCanvas() {
 const Drawing = memo(function Drawing({ lettering, colours }: { lettering: number; colours: HouseColours }) {
   const floor = useAppSelector(selectShownFloor);
   const units = floor?.plan.job.units ?? 'metric';
-  const marks = useMemo(() => {
+  const sections = useMemo(() => {
     const style: DrawingStyle = { lettering, units };
-    return floor ? drawFloor(floor, style) : [];
+    return floor ? drawFloorInParts(floor, style) : [];
   }, [floor, lettering, units]);
-  return marks.map((mark) => (
-    <MarkView key={`${mark.key}/${mark.role}`} mark={mark} colours={colours} lettering={lettering} />
-  ));
+  return sections.map((marks, section) =>
+    Array.from({ length: Math.ceil(marks.length / SHEAF) }, (_, i) => (
+      <Sheaf
+        key={`${section}.${i}`}
+        marks={marks.slice(i * SHEAF, (i + 1) * SHEAF)}
+        colours={colours}
+        lettering={lettering}
+      />
+    )),
+  );
 });
+
+/** Marks are painted in sheaves: of one in which no mark changed nothing is looked at. */
+const SHEAF = 24;
+
+const Sheaf = memo(
+  function Sheaf({ marks, colours, lettering }: { marks: readonly Mark[]; colours: HouseColours; lettering: number }) {
+    return marks.map((mark) => (
+      <MarkView key={`${mark.key}/${mark.role}`} mark={mark} colours={colours} lettering={lettering} />
+    ));
+  },
+  (a, b) =>
+    a.colours === b.colours &&
+    a.lettering === b.lettering &&
+    a.marks.length === b.marks.length &&
+    a.marks.every((mark, i) => mark === b.marks[i]),
+);
 
 /** Where drawing by keyboard begins. */
 function Crosshair({ x, y, colour }: { x: number; y: number; colour: string }) {

@@ -39,7 +39,8 @@ export function PlanScreen({ id }: { id: string }) {
 
 function PhoneLayout() {
   const colours = useColours();
-  const { selection, naming } = useAppSelector((state) => state.plan);
+  const selection = useAppSelector((state) => state.plan.selection);
+  const naming = useAppSelector((state) => state.plan.naming);
   const drawn = useAppSelector((state) => state.plan.proposal !== null);
   const dragging = useAppSelector((state) => state.view.finger !== null);
   return (

@@ -1,10 +1,10 @@
 import { type DerivedRoom, formatArea, formatLength, formatVolume, roughly } from '@velvet-tape/core';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
-import { goToWall } from './commands';
+import { goToFace, goToWall } from './commands';
 import { NamePrompt } from './NamePrompt';
 import { selectRoom } from './selectors';
 
@@ -71,33 +71,56 @@ function Card({ room, walls }: { room: DerivedRoom; walls: boolean }) {
 
 /** The walls of the room in order, for choosing one without a pointer. */
 function Walls({ room }: { room: DerivedRoom }) {
-  const dispatch = useAppDispatch();
-  const colours = useColours();
   const units = useAppSelector((state) => state.plan.plan!.job.units);
   const selection = useAppSelector((state) => state.plan.selection);
   return (
     <View accessibilityLabel="Walls of the room">
       {room.faces.map((face, i) => {
         const rough = face.provenance === 'rough';
-        const on = selection.kind === 'wall' && selection.face === face.key;
+        const length = roughly(rough, formatLength(face.length, units, rough ? 'coarse' : 'fine'));
         const openings = face.openings.map((o) => o.opening.kind).join(', ');
+        const chalk = face.halves[0]!.wall.kind === 'chalk';
         return (
-          <Button
+          <WallButton
             key={face.key}
-            mode={on ? 'contained-tonal' : 'text'}
-            textColor={on ? '#211524' : colours.ink}
-            contentStyle={styles.wall}
-            labelStyle={styles.wallLabel}
-            onPress={() => dispatch(goToWall(face))}
-            accessibilityLabel={`Wall ${i + 1}: ${roughly(rough, formatLength(face.length, units, rough ? 'coarse' : 'fine'))}, ${face.provenance}`}
-          >
-            {`${i + 1}   ${roughly(rough, formatLength(face.length, units, rough ? 'coarse' : 'fine'))} · ${face.provenance}${openings && ` · ${openings}`}`}
-          </Button>
+            face={face.key}
+            says={`${chalk ? 'Chalk line' : 'Wall'} ${i + 1}: ${length}, ${face.provenance}`}
+            text={`${i + 1}   ${length} · ${chalk ? 'chalk line' : face.provenance}${openings && ` · ${openings}`}`}
+            on={selection.kind === 'wall' && selection.face === face.key}
+          />
         );
       })}
     </View>
   );
 }
+
+/** One wall of the list; painted again only when its words change. */
+const WallButton = memo(function WallButton({
+  face,
+  says,
+  text,
+  on,
+}: {
+  face: string;
+  says: string;
+  text: string;
+  on: boolean;
+}) {
+  const dispatch = useAppDispatch();
+  const colours = useColours();
+  return (
+    <Button
+      mode={on ? 'contained-tonal' : 'text'}
+      textColor={on ? '#211524' : colours.ink}
+      contentStyle={styles.wall}
+      labelStyle={styles.wallLabel}
+      onPress={() => dispatch(goToFace(face))}
+      accessibilityLabel={says}
+    >
+      {text}
+    </Button>
+  );
+});
 
 const styles = StyleSheet.create({
   card: { paddingHorizontal: 14, paddingVertical: 8, gap: 8 },

@@ -1,4 +1,12 @@
-import { type Box, type OpeningKind, USUAL_OPENING, type WallFace, middle, ringsBox } from '@velvet-tape/core';
+import {
+  type Box,
+  type OpeningKind,
+  USUAL_OPENING,
+  type WallFace,
+  faceByKey,
+  middle,
+  ringsBox,
+} from '@velvet-tape/core';
 import type { Command, RootState } from '../../store/store';
 import { edit } from './edit';
 import { type Selection, type ToolName, planActions } from './plan-slice';
@@ -60,6 +68,15 @@ export const stepWall =
     if (!face || !room) return;
     const at = room.faces.findIndex((f) => f.key === face.key);
     dispatch(goToWall(room.faces[(at + by + room.faces.length) % room.faces.length]!));
+  };
+
+/** The wall with this face, into view. */
+export const goToFace =
+  (key: string): Command =>
+  (dispatch, getState) => {
+    const floor = selectFloor(getState());
+    const face = floor && faceByKey(floor, key);
+    if (face) dispatch(goToWall(face));
   };
 
 export const goToWall =

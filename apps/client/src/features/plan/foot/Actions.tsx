@@ -1,4 +1,5 @@
-import { ROOM_COLOURS } from '@velvet-tape/core';
+import { ROOM_COLOURS, type WallKind } from '@velvet-tape/core';
+import { memo } from 'react';
 import { type Command, useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { DropMenu } from '../../../ui/DropMenu';
@@ -18,8 +19,8 @@ import {
 import { selectFace, selectOpening, selectRoom, selectSolid } from '../selectors';
 import { closeEnd } from '../sketching/commands';
 
-/** What can be done with what is chosen. */
-export function Actions() {
+/** What can be done with what is chosen. It knows no figures, so that it is left alone while something is dragged. */
+export const Actions = memo(function Actions() {
   const selection = useAppSelector((state) => state.plan.selection);
   switch (selection.kind) {
     case 'wall':
@@ -37,14 +38,16 @@ export function Actions() {
     default:
       return null;
   }
-}
+});
 
 function WallActions() {
   const dispatch = useAppDispatch();
-  const face = useAppSelector(selectFace);
+  const kind = useAppSelector((state) => selectFace(state)?.halves[0]!.wall.kind);
+  const read = useAppSelector((state) => Boolean(selectFace(state)?.reading));
+  const curved = useAppSelector((state) => selectFace(state)?.bulge !== 0);
   const neighbours = useAppSelector((state) => state.plan.choices.neighbours);
-  if (!face) return null;
-  const chalk = face.halves[0]!.wall.kind === 'chalk';
+  if (!kind) return null;
+  const chalk = kind === 'chalk';
   return (
     <>
       {!chalk && (
@@ -60,23 +63,22 @@ function WallActions() {
       )}
       <BarIcon icon="chevron-left" says="Wall before" onPress={() => dispatch(stepWall(-1))} />
       <BarIcon icon="chevron-right" says="Next wall" onPress={() => dispatch(stepWall(1))} />
-      {face.reading && <BarButton icon="lock-open-variant-outline" label="Loosen" onPress={() => dispatch(loosen)} />}
+      {read && <BarButton icon="lock-open-variant-outline" label="Loosen" onPress={() => dispatch(loosen)} />}
       <BarButton
         icon={neighbours === 'stretch' ? 'arrow-expand-horizontal' : 'angle-acute'}
         label={neighbours === 'stretch' ? 'Neighbours stretch' : 'Neighbours turn'}
         says={`When it is dragged its neighbours ${neighbours}. Change.`}
         onPress={() => dispatch(planActions.choicesMade({ neighbours: neighbours === 'stretch' ? 'turn' : 'stretch' }))}
       />
-      <WallMenu chalk={chalk} />
+      <WallMenu kind={kind} curved={curved} />
       <BarIcon icon="delete-outline" says="Remove wall" onPress={() => dispatch(remove)} />
     </>
   );
 }
 
-function WallMenu({ chalk }: { chalk: boolean }) {
+function WallMenu({ kind, curved }: { kind: WallKind; curved: boolean }) {
   const dispatch = useAppDispatch();
-  const face = useAppSelector(selectFace);
-  const kind = face?.halves[0]!.wall.kind;
+  const chalk = kind === 'chalk';
   const entry = (title: string, icon: string, what: Command) => ({ title, icon, onPress: () => dispatch(what) });
   return (
     <DropMenu
@@ -84,7 +86,7 @@ function WallMenu({ chalk }: { chalk: boolean }) {
       says="More about this wall"
       entries={[
         entry('Add a corner', 'vector-point-plus', addCorner),
-        ...(face && face.bulge !== 0 ? [entry('Straighten', 'vector-line', straighten)] : []),
+        ...(curved ? [entry('Straighten', 'vector-line', straighten)] : []),
         ...(kind === 'party' || chalk ? [entry('Make it a wall', 'wall', setWallKind('wall'))] : []),
         ...(kind !== 'party' && !chalk ? [entry('Party wall', 'home-group', setWallKind('party'))] : []),
         ...(chalk ? [] : [entry('Chalk line instead', 'dots-horizontal', setWallKind('chalk'))]),
@@ -97,10 +99,10 @@ function WallMenu({ chalk }: { chalk: boolean }) {
 
 function OpeningActions() {
   const dispatch = useAppDispatch();
-  const on = useAppSelector(selectOpening);
+  const kind = useAppSelector((state) => selectOpening(state)?.opening.kind);
   return (
     <>
-      {on?.opening.kind === 'door' && (
+      {kind === 'door' && (
         <>
           <BarButton
             icon="flip-horizontal"
@@ -111,18 +113,14 @@ function OpeningActions() {
           <BarButton icon="flip-vertical" label="Swing" says="Flip swing" onPress={() => dispatch(flip('swing'))} />
         </>
       )}
-      <BarIcon
-        icon="delete-outline"
-        says={`Remove ${on?.opening.kind ?? 'opening'}`}
-        onPress={() => dispatch(remove)}
-      />
+      <BarIcon icon="delete-outline" says={`Remove ${kind ?? 'opening'}`} onPress={() => dispatch(remove)} />
     </>
   );
 }
 
 function RoomActions({ several }: { several: boolean }) {
   const dispatch = useAppDispatch();
-  const room = useAppSelector(selectRoom);
+  const placed = useAppSelector((state) => Boolean(selectRoom(state)?.room.label));
   const selection = useAppSelector((state) => state.plan.selection);
   return (
     <>
@@ -142,9 +140,7 @@ function RoomActions({ several }: { several: boolean }) {
       />
       <BarButton icon="flip-horizontal" label="Mirror" onPress={() => dispatch(transform({ mirror: true }))} />
       <BarButton icon="content-copy" label="Copy" onPress={() => dispatch(copyRooms)} />
-      {!several && room?.room.label && (
-        <BarButton icon="label-outline" label="Label back" onPress={() => dispatch(labelBack)} />
-      )}
+      {!several && placed && <BarButton icon="label-outline" label="Label back" onPress={() => dispatch(labelBack)} />}
       {!several && <ColourMenu />}
     </>
   );

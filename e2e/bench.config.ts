@@ -1,0 +1,12 @@
+import { defineConfig } from '@playwright/test';
+import { CHROMIUM, WIDE } from './browser';
+
+/** Times in the real browser on a floor of 100 rooms: npm run bench:browser */
+export default defineConfig({
+  testDir: 'bench',
+  timeout: 300_000,
+  workers: 1,
+  outputDir: '../test-results',
+  globalSetup: './cluster.ts',
+  use: { ...CHROMIUM, ...WIDE, actionTimeout: 60_000 },
+});
