@@ -9,6 +9,72 @@ const picture = async (page: Page, name: string) => {
 };
 const length = (page: Page, text: string) => page.getByTestId(/^length/).getByText(text, { exact: true });
 
+/** The ways to sketch, each on a sheet of its own. */
+async function sketching(page: Page, finger: Finger): Promise<void> {
+  const key = (name: string) => page.getByRole('button', { name, exact: true });
+  const sheet = async (tool: string) => {
+    await page.goto('/new');
+    await page.getByText('Start measuring').tap();
+    await page.getByText(/Drag across the sheet/).waitFor();
+    await key(tool).scrollIntoViewIfNeeded();
+    await key(tool).tap();
+  };
+  await sheet('Corners');
+  await finger.tap([80, 170]);
+  for (const [way, digits] of [
+    ['to the right', '42'],
+    ['down the sheet', '18'],
+  ] as const) {
+    await key(`Next leg ${way}`).tap();
+    await key(digits[0]!).tap();
+    await key('point').tap();
+    await key(digits[1]!).tap();
+    await key('Enter').tap();
+  }
+  await finger.down([[250, 252]]);
+  for (let i = 1; i <= 8; i += 1) await finger.move([[250 - 2 * i, 262 + 10 * i]]);
+  await finger.rest([236, 345]);
+  await page.getByTestId('leg').waitFor({ state: 'attached' });
+  await picture(page, 'phone-corners');
+  await finger.up();
+
+  await sheet('Loop');
+  const corners = [
+    [70, 240],
+    [250, 232],
+    [325, 330],
+    [318, 520],
+    [64, 512],
+  ] as const;
+  await finger.down([corners[0]]);
+  for (let i = 0; i < corners.length; i += 1) {
+    const [a, b] = [corners[i]!, corners[(i + 1) % corners.length]!];
+    for (let k = 0.06; k < 0.97; k += 0.06) {
+      const shake = 3 * Math.sin(37 * k + i);
+      await finger.move([[a[0] + (b[0] - a[0]) * k + shake, a[1] + (b[1] - a[1]) * k - shake]]);
+    }
+  }
+  await finger.rest([68, 256]);
+  await finger.up();
+  await key('Less straight').waitFor();
+  await picture(page, 'phone-loop');
+
+  await sheet('Box');
+  await finger.drag([70, 260], [320, 480]);
+  await key('Later').tap();
+  await key('Done').tap();
+  await key('Bump').scrollIntoViewIfNeeded();
+  await key('Bump').tap();
+  await key('Slanted').tap();
+  const [x, y] = await middleOf(page.getByTestId(/^length/).first());
+  await finger.down([[x, y - 20]]);
+  for (let i = 1; i <= 8; i += 1) await finger.move([[x, y - 20 - 4 * i]]);
+  await finger.rest([x, y - 52]);
+  await page.getByTestId('magnifier').waitFor();
+  await picture(page, 'phone-bump');
+  await finger.up();
+}
+
 plain.describe('on a phone', () => {
   test.use(PHONE);
 
@@ -30,6 +96,7 @@ plain.describe('on a phone', () => {
     for (const key of ['4', 'point', '2', '0']) await page.getByRole('button', { name: key, exact: true }).tap();
     await page.getByTestId('moving-corner').first().waitFor();
     await picture(page, 'phone-tape');
+    await sketching(page, finger);
     await page.goto('/job/quince-cottage');
     await length(page, '12′ 6″').waitFor();
     await finger.tap(await middleOf(length(page, '12′ 6″')));
@@ -48,7 +115,7 @@ plain.describe('on a wide screen', () => {
   test('wide view', async ({ page }) => {
     await page.goto('/job/ferry-house');
     await page.getByRole('button', { name: /^Ticket hall/ }).click();
-    await page.getByRole('button', { name: /^Wall 1/ }).click();
+    await page.getByRole('button', { name: /^Wall 4/ }).click();
     await page.getByTestId('tape-strip').waitFor();
     await picture(page, 'wide-plan');
   });

@@ -1,6 +1,7 @@
 declare module 'jsts/org/locationtech/jts/geom/GeometryFactory.js' {
   export default class GeometryFactory {
     createLineString(coordinates: unknown[]): unknown;
+    createPolygon(shell: unknown[]): { getArea(): number };
   }
 }
 declare module 'jsts/org/locationtech/jts/geom/Coordinate.js' {
