@@ -175,19 +175,12 @@ test('a wall is pushed, bent and divided, and everything is undone by name', asy
   await take(page, 'Divide');
   await key(page, 'Chalk line').tap();
   const [x, y] = await top();
+  const inside = await restingBox(page.getByTestId(/^floor/));
+  const foot = inside.y + inside.height;
   await finger.down([[x + 30, y]]);
-  for (let i = 1; i <= 10; i += 1) await finger.move([[x + 31, y + 20 * i]]);
-  const foot = await restingBox(
-    page
-      .getByTestId(/^length/)
-      .getByText('5.00 m')
-      .last(),
-  );
-  await finger.rest([x + 31, foot.y + foot.height + 4]);
+  for (let i = 1; i <= 10; i += 1) await finger.move([[x + 31, y + ((foot - y) * i) / 10]]);
+  await finger.rest([x + 31, foot + 3]);
   await finger.up();
-  await key(page, 'Dining room')
-    .scrollIntoViewIfNeeded()
-    .catch(() => undefined);
   await later(page);
   await expect(areas(page)).toHaveCount(2);
   const parts = (await areas(page).allTextContents()).map((text) => Number(text.replace(/[^\d.]/g, '')));

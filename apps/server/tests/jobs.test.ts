@@ -175,7 +175,7 @@ test('the demo is seeded once and what was done to it stays', async () => {
   const { jobs } = jobListSchema.parse((await get('/api/jobs')).body);
   expect(jobs.find((job) => job.id === 'ferry-house')).toMatchObject({
     name: 'Ferry House',
-    rooms: 5,
+    rooms: 7,
     units: 'metric',
   });
 });
