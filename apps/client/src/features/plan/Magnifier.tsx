@@ -6,8 +6,9 @@ import { useColours } from '../../ui/theme';
 /** Width of the glass and how much larger things are in it, px. */
 const GLASS = 116;
 const LARGER = 2;
-/** How far above the finger it hovers, px; near the top of the sheet it goes beside. */
-const ABOVE = 96;
+/** How far from the finger it hovers, px: above and towards the middle of the sheet, clear of walls that run up or across; near the top beside it. */
+const ABOVE = 88;
+const ASIDE = 74;
 
 /** What a working finger covers, larger, beside it. `drawing` is the id of the drawn sheet. */
 export function Magnifier({ drawing }: { drawing: string }) {
@@ -15,10 +16,11 @@ export function Magnifier({ drawing }: { drawing: string }) {
   const width = useAppSelector((state) => state.view.width);
   const colours = useColours();
   if (!finger) return null;
-  const roomAbove = finger.y > ABOVE + GLASS / 2 + 6;
-  const centre = roomAbove
-    ? { x: finger.x, y: finger.y - ABOVE }
-    : { x: finger.x > width / 2 ? finger.x - ABOVE : finger.x + ABOVE, y: finger.y };
+  const aside = finger.x > width / 2 ? -ASIDE : ASIDE;
+  const above = finger.y > ABOVE + GLASS / 2 + 6;
+  const centre = above
+    ? { x: finger.x + aside, y: finger.y - ABOVE }
+    : { x: finger.x + 1.4 * aside, y: Math.max(finger.y, GLASS / 2) };
   const left = Math.min(width - GLASS - 4, Math.max(4, centre.x - GLASS / 2));
   const half = GLASS / 2;
   return (
