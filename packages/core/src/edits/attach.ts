@@ -6,7 +6,6 @@ import {
   cross,
   direction,
   distance,
-  dot,
   footAlong,
   lineMeeting,
   meetings,
@@ -140,6 +139,6 @@ function ontoWall(draft: Draft, walls: readonly Standing[], p: Point, heading: P
       return distance(p, q) < 2 * reach && along > -1 && along < course.length + 1;
     })
     .sort((q, r) => distance(p, q) - distance(p, r))[0];
-  const near = ahead && [course.a, course.b].find((corner) => distance(corner, ahead) < 2 && dot(heading, heading) > 0);
+  const near = ahead && [course.a, course.b].find((corner) => distance(corner, ahead) < 2);
   return near ?? ahead ?? foot;
 }

@@ -13,7 +13,7 @@ const SHORTEST = 50;
 
 /**
  * Walls from corner to corner, as they were drawn: an outline that closes on itself or on the walls that are there,
- * a wall across a room, a chalk line, or an outline left open. Returns the largest room that came about.
+ * a wall across a room, a chalk line, or an outline left open. Returns a room that came about, if one did.
  */
 export function drawPath(draft: Draft, intent: Extract<Intent, { kind: 'drawPath' }>): Id | void {
   const { floor, chalk = false } = intent;
@@ -45,13 +45,12 @@ export function drawPath(draft: Draft, intent: Extract<Intent, { kind: 'drawPath
   for (const wall of walls) draft.drawn.add(wall.id);
   settle(draft, floor, { changed: walls.map((wall) => wall.id) });
   tapeLegs(draft, floor, points, lengths, intent.time ?? '');
-  return largestNewRoom(draft);
+  return newRoom(draft);
 }
 
-/** The room that came about by this edit; the one with the largest floor where there are several. */
-export function largestNewRoom(draft: Draft): Id | undefined {
-  return Object.keys(draft.rooms).find((id) => !(id in draft.before.rooms));
-}
+/** A room that came about by this edit. */
+export const newRoom = (draft: Draft): Id | undefined =>
+  Object.keys(draft.rooms).find((id) => !(id in draft.before.rooms));
 
 const withoutRepeats = (points: readonly RingPoint[]): RingPoint[] =>
   points.filter((p, i) => i === 0 || distance(p, points[i - 1]!) >= 1);

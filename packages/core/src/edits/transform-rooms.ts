@@ -3,6 +3,7 @@ import { type Draft, Refusal } from '../plan/draft';
 import type { Id, Opening, Reading, Wall, WallSide } from '../plan/plan';
 import { floorAt, floorsOf, networkBefore } from '../rooms';
 import type { Network } from '../walls';
+import { newRoom } from './draw-path';
 import type { Intent, Motion } from './intent';
 import { settle } from './settle';
 
@@ -27,7 +28,7 @@ export function transformRooms(draft: Draft, intent: Extract<Intent, { kind: 'tr
   for (const id of rooms) moveRoom(draft, id, copy, to);
   moveFreeSolids(draft, floor, network, mine, copy, motion);
   settle(draft, floor, { changed: walls, keepRooms: false });
-  return Object.keys(draft.rooms).find((id) => !(id in draft.before.rooms));
+  return newRoom(draft);
 }
 
 function moveBy({ dx, dy, turn, mirror, about }: Motion, p: Point): Point {

@@ -53,20 +53,6 @@ export function requireFit(network: Network, openings: readonly Opening[], ceili
   }
 }
 
-/** The widest gaps first: stretches of a wall with nothing in them, mm along its line. */
-export function gapsOn(network: Network, wall: string, openings: readonly Opening[]): Span[] {
-  const clear = clearSpan(network, wall);
-  const spans = openings.map((o) => openingSpan(network, o)).sort((a, b) => a.from - b.from);
-  const gaps: Span[] = [];
-  let at = clear.from;
-  for (const span of spans) {
-    gaps.push({ from: at, to: span.from });
-    at = Math.max(at, span.to);
-  }
-  gaps.push({ from: at, to: clear.to });
-  return gaps.filter((gap) => gap.to > gap.from).sort((a, b) => b.to - b.from - (a.to - a.from));
-}
-
 /** Sizes a new opening starts with, mm: an 830 × 2040 leaf, a 1200 window with its head level with the door; imperial 30 × 80 in (common practice, no source). */
 export const USUAL_OPENING: Record<
   'metric' | 'imperial',

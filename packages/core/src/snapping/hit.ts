@@ -1,10 +1,9 @@
 import type { DerivedFloor, DerivedRoom, OpeningOnFace, SolidOnFloor, WallFace } from '../derived';
-import { type Point, alongOf, distance, distanceToCourse, offOf, pointAt, ringContains } from '../geometry';
+import { type Point, alongOf, distance, offOf, pointAt, ringContains } from '../geometry';
 import type { Corner } from '../plan/plan';
 import { floorContains } from '../rooms';
 
 export type Hit =
-  | { readonly kind: 'corner'; readonly corner: Corner }
   | { readonly kind: 'opening'; readonly face: WallFace; readonly on: OpeningOnFace }
   | { readonly kind: 'solid'; readonly standing: SolidOnFloor }
   | { readonly kind: 'wall'; readonly face: WallFace }
@@ -59,6 +58,3 @@ export function cornerAt(derived: DerivedFloor, p: Point, reach: number): Corner
   }
   return best?.corner ?? null;
 }
-
-/** Distance of a point from the line of a face, mm. */
-export const distanceToFace = (face: WallFace, p: Point): number => distanceToCourse(face.course, p);

@@ -1,7 +1,7 @@
 import type { Mark } from '@velvet-tape/core';
 import { pathData } from '@velvet-tape/formats';
 import { memo } from 'react';
-import { G, Path, Text } from 'react-native-svg';
+import { G, Path, Text } from '../../ui/svg';
 import { FONTS, type HouseColours } from '../../ui/theme';
 
 /** Thin lines keep their width on screen whatever the zoom. */
