@@ -89,3 +89,15 @@ test('the totals of a job count all its floors', () => {
   house.do({ kind: 'drawBox', floor: 'first', a: { x: 0, y: 0 }, b: { x: 2000, y: 2000 } });
   expect(jobTotals(house.plan)).toEqual({ rooms: 2, area: expect.closeTo(16e6, 3), rough: true });
 });
+
+test('a room too small on the sheet for its lengths shows its name and area only; closer to, the lengths come', () => {
+  const house = new House();
+  house.box(0, 0, 1200, 4000);
+  const lengths = (lettering: number) =>
+    drawFloor(house.floor, { lettering, units: 'metric' }).filter((mark) => mark.key.startsWith('length')).length;
+  expect(lengths(250)).toBe(0);
+  expect(lengths(100)).toBeGreaterThan(0);
+  expect(drawFloor(house.floor, { lettering: 250, units: 'metric' }).some((mark) => mark.role === 'room.area')).toBe(
+    true,
+  );
+});

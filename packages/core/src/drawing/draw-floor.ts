@@ -85,9 +85,9 @@ const drawnRooms = new WeakMap<DerivedRoom, { style: DrawingStyle; marks: readon
 function roomMarks(room: DerivedRoom, style: DrawingStyle): readonly Mark[] {
   const last = drawnRooms.get(room);
   if (last?.style.lettering === style.lettering && last.style.units === style.units) return last.marks;
-  const shown = room.faces.filter(
-    (face) => face.halves[0]!.wall.kind !== 'chalk' && !saidOpposite(face, room, style.lettering),
-  );
+  const shown = isTight(room, style.lettering)
+    ? []
+    : room.faces.filter((face) => face.halves[0]!.wall.kind !== 'chalk' && !saidOpposite(face, room, style.lettering));
   const marks = [
     ...shown.flatMap((face) => drawDimension(face, style, isNarrow(room, face, style.lettering))),
     ...roomLabel(room, style),
@@ -122,6 +122,14 @@ function saidOpposite(face: WallFace, room: DerivedRoom, lettering: number): boo
       across < NARROW * lettering && (other.provenance === face.provenance ? i < at : other.provenance === 'taped')
     );
   });
+}
+
+/** A room less than this many lettering heights across has no room for lengths beside its name: they come when it is looked at closer. */
+const TIGHT = 6;
+
+function isTight(room: DerivedRoom, lettering: number): boolean {
+  const box = ringsBox(room.outline.rings.slice(0, 1));
+  return box !== null && Math.min(box.maxX - box.minX, box.maxY - box.minY) < TIGHT * lettering;
 }
 
 /** Is the room, square to this face, too narrow for its label beside the dimension? */
