@@ -315,6 +315,13 @@ export function faceByKey(derived: DerivedFloor, key: string): WallFace | null {
   return findFace(derived, (face) => face.from === from && face.to === to);
 }
 
+/** The face a solid leans on; null for one that stands free, or whose wall looks at no room there. */
+export function faceBehind(derived: DerivedFloor, { stand }: Solid): WallFace | null {
+  if (stand.kind !== 'wall') return null;
+  const forward = stand.side === 'right';
+  return findFace(derived, (face) => face.halves.some((h) => h.wall.id === stand.wall && h.forward === forward));
+}
+
 function findFace(derived: DerivedFloor, is: (face: WallFace) => boolean): WallFace | null {
   for (const room of derived.rooms) for (const face of room.faces) if (is(face)) return face;
   return derived.free.find(is) ?? null;

@@ -1,4 +1,4 @@
-import { type Point, type RingPoint, turned } from '../geometry';
+import { type Point, type RingPoint, reversedRing, turned } from '../geometry';
 
 /** Outlines that homes are made of. */
 export const SHAPES = ['rectangle', 'L', 'T', 'U', 'Z', 'cut corner', 'half-round end', 'with bay'] as const;
@@ -74,7 +74,7 @@ export function shapeOutline(placed: PlacedShape): RingPoint[] {
     const round = turn % 360 === 0 ? flat : turned(flat, (turn * Math.PI) / 180);
     return { x: at.x + round.x, y: at.y + round.y, ...(bulge !== 0 && { bulge: mirror ? -bulge : bulge }) };
   });
-  return mirror ? backwards(points) : points;
+  return mirror ? [...reversedRing(points)] : points;
 }
 
 function sharesOf({ shape, width, depth }: PlacedShape): readonly Share[] {
@@ -116,14 +116,4 @@ function sharesOf({ shape, width, depth }: PlacedShape): readonly Share[] {
     default:
       return OUTLINES[shape];
   }
-}
-
-/** The same outline walked the other way: each leg's bend belongs to the corner it now leaves. */
-function backwards(points: readonly RingPoint[]): RingPoint[] {
-  const n = points.length;
-  return points.map((_, i) => {
-    const { x, y } = points[n - 1 - i]!;
-    const { bulge } = points[(2 * n - 2 - i) % n]!;
-    return bulge ? { x, y, bulge: -bulge } : { x, y };
-  });
 }

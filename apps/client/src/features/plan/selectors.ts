@@ -9,6 +9,7 @@ import {
   alongOf,
   applyEdit,
   deriveFloor,
+  faceBehind,
   faceByKey,
   parseLength,
 } from '@velvet-tape/core';
@@ -102,11 +103,7 @@ export const selectSolid = createSelector([selectShownFloor, selectSelection], (
 
 /** The face a solid leans on, and where it stands on it, mm from the left end. */
 export const selectLean = createSelector([selectShownFloor, selectSolid], (floor, standing) => {
-  const stand = standing?.solid.stand;
-  if (!floor || !standing || stand?.kind !== 'wall') return null;
-  const face = floor.rooms
-    .flatMap((room) => room.faces)
-    .find((each) => each.halves.some((h) => h.wall.id === stand.wall && h.forward === (stand.side === 'right')));
+  const face = floor && standing && faceBehind(floor, standing.solid);
   if (!face) return null;
   const from = alongOf(face.course, standing.ring[0]!);
   return { face, from, to: from + standing.solid.width };

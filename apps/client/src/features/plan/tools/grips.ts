@@ -8,6 +8,7 @@ import {
   cornerAt,
   distance,
   dot,
+  faceBehind,
   faceByKey,
   floorContains,
   headingAt,
@@ -100,15 +101,7 @@ function solidGrip(floor: DerivedFloor, id: string, at: Point, reach: number): G
   const { solid, ring } = standing;
   const middle = middleOf(ring);
   if (distance(at, middle) > Math.max(solid.width, solid.depth) / 2 + reach) return { kind: 'sheet' };
-  const { stand } = solid;
-  const face =
-    stand.kind === 'wall'
-      ? (floor.rooms
-          .flatMap((room) => room.faces)
-          .find((each) =>
-            each.halves.some((h) => h.wall.id === stand.wall && h.forward === (stand.side === 'right')),
-          ) ?? null)
-      : null;
+  const face = faceBehind(floor, solid);
   return { kind: 'solid', id, face, width: solid.width, off: subtract(at, middle) };
 }
 
