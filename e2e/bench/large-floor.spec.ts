@@ -23,29 +23,36 @@ interface Times {
   frames: number[];
 }
 
-/** Notes how long every pointer move keeps the page busy, and the time from frame to frame. */
+/**
+ * Notes how long the scripts of every pointer move take, and the time from frame to frame. A move comes at the beginning
+ * of a frame: what the store and the components do is done when the frame's callbacks begin, before layout and paint.
+ */
 const watch = (page: Page) =>
   page.evaluate(() => {
     const times: Times = { script: [], frames: [] };
     const channel = new MessageChannel();
-    let begun = 0;
-    channel.port1.onmessage = () => times.script.push(performance.now() - begun);
-    let waiting = false;
+    let begun: number | null = null;
+    let at = { x: NaN, y: NaN };
+    const done = () => {
+      if (begun !== null) times.script.push(performance.now() - begun);
+      begun = null;
+    };
+    // a move that comes between frames: the message is the next task
+    channel.port1.onmessage = done;
     globalThis.addEventListener(
       'pointermove',
-      () => {
+      ({ clientX, clientY }) => {
+        // the browser sends a move of its own, without moving, when what is under the pointer changed
+        if (clientX === at.x && clientY === at.y) return;
+        at = { x: clientX, y: clientY };
         begun = performance.now();
-        waiting = true;
-        // microtasks are over, and with them what the store and the components do, when the message comes
-        void Promise.resolve().then(() => {
-          if (waiting) channel.port2.postMessage(0);
-          waiting = false;
-        });
+        channel.port2.postMessage(0);
       },
       true,
     );
     let last = 0;
     const frame = (now: number) => {
+      done();
       if (last > 0) times.frames.push(now - last);
       last = now;
       requestAnimationFrame(frame);

@@ -1,6 +1,7 @@
 export * from './derived';
 export * from './drawing';
 export * from './edits';
+export * from './excerpt';
 export * from './geometry';
 export * from './openings';
 export * from './plan';

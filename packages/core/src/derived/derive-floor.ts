@@ -7,6 +7,7 @@ import {
   type Reading,
   type Room,
   type Solid,
+  type Wall,
   ceilingHeightOf,
   wallsOf,
 } from '../plan/plan';
@@ -71,6 +72,8 @@ export interface DerivedFloor {
   readonly floor: Id;
   readonly network: Network;
   readonly bodies: readonly WallBody[];
+  /** Boundaries without a wall. */
+  readonly chalk: readonly Wall[];
   readonly rooms: readonly DerivedRoom[];
   /** Walls with no room on either side. */
   readonly free: readonly WallFace[];
@@ -83,23 +86,30 @@ export interface DerivedFloor {
   /** Net internal floor area of all rooms, mm². */
   readonly area: number;
   readonly rough: boolean;
+  /** Where the inside length between two corners comes from. */
+  readonly provenance: ProvenanceOf;
 }
 
 const remembered = new WeakMap<Plan, Map<Id, DerivedFloor>>();
 
-/** Works out one floor of a plan; asked again for the same plan it answers from memory. */
-export function deriveFloor(plan: Plan, floor: Id): DerivedFloor {
+/**
+ * Works out one floor of a plan; asked again for the same plan it answers from memory. Where the plan is a part of a
+ * larger one, `known` is the floor of that: where lengths come from is then as it was there.
+ */
+export function deriveFloor(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
   let floors = remembered.get(plan);
   if (!floors) remembered.set(plan, (floors = new Map()));
   let derived = floors.get(floor);
-  if (!derived) floors.set(floor, (derived = work(plan, floor)));
+  if (!derived) floors.set(floor, (derived = work(plan, floor, known)));
   return derived;
 }
 
-function work(plan: Plan, floor: Id): DerivedFloor {
+type ProvenanceOf = ReturnType<typeof provenanceOf>;
+
+function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
   const network = networkOf(plan.corners, wallsOf(plan, floor));
   const readings = Object.values(plan.readings).filter((reading) => reading.floor === floor);
-  const provenance = provenanceOf(network, readings);
+  const provenance = known ? asKnown(known) : provenanceOf(network, readings);
   const read = new Map(readings.map((reading) => [readingKey(reading.kind, reading), reading]));
   const openings = Object.values(plan.openings).filter((opening) => plan.walls[opening.wall]?.floor === floor);
   const onWall = groupByWall(openings);
@@ -147,6 +157,7 @@ function work(plan: Plan, floor: Id): DerivedFloor {
     floor,
     network,
     bodies: bodiesOf(network),
+    chalk: network.walls.filter((wall) => wall.kind === 'chalk'),
     rooms: derivedRooms,
     free,
     overall: readings.flatMap((reading) => (shown.has(reading) ? [] : (overallFace(network, reading) ?? []))),
@@ -155,8 +166,15 @@ function work(plan: Plan, floor: Id): DerivedFloor {
     openEnds: [...network.stars.values()].filter((star) => star.around.length === 1).map((star) => star.corner),
     area: derivedRooms.reduce((sum, room) => sum + room.measures.area, 0),
     rough: derivedRooms.some((room) => room.rough),
+    provenance,
   };
 }
+
+/** As on the larger floor; what was made since is rough. */
+const asKnown =
+  ({ network, provenance }: DerivedFloor): ProvenanceOf =>
+  (from, to, kind) =>
+    network.corners.has(from) && network.corners.has(to) ? provenance(from, to, kind) : 'rough';
 
 /** A reading over a wall that is no longer one face of one room, as a face from end to end. */
 function overallFace(network: Network, reading: Reading): WallFace | null {

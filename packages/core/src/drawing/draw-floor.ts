@@ -8,24 +8,49 @@ import { hatch } from './hatch';
 import type { DrawingStyle, Mark } from './marks';
 import { drawOpening, lineAlong } from './openings';
 
+/** A part of a drawing: marks that are painted one after the other. */
+export interface DrawingPart {
+  readonly key: string;
+  /** Of the marks of this part none lies over another: the order among them does not matter. */
+  readonly apart: boolean;
+  readonly marks: readonly Mark[];
+}
+
 /** The plan of one floor as marks, in painting order. What did not change since the last drawing comes back identical. */
 export const drawFloor = (derived: DerivedFloor, style: DrawingStyle): Mark[] =>
-  drawFloorInParts(derived, style).flat();
+  drawFloorInParts(derived, style).flatMap((part) => part.marks);
 
 /** The same in the parts it is made of, so that a painter can leave alone the parts of which nothing changed. */
-export function drawFloorInParts(derived: DerivedFloor, style: DrawingStyle): readonly (readonly Mark[])[] {
-  const { network, rooms, solids, bodies, openings, free, overall, openEnds } = derived;
+export function drawFloorInParts(derived: DerivedFloor, style: DrawingStyle): readonly DrawingPart[] {
+  const { network, rooms, solids, bodies, chalk, openings, free, overall, openEnds } = derived;
+  const apart = (key: string, marks: readonly Mark[]) => ({ key, apart: true, marks });
+  const inOrder = (key: string, marks: readonly Mark[]) => ({ key, apart: false, marks });
   return [
-    rooms.map(floorMark),
-    network.walls.filter((wall) => wall.kind === 'chalk').map((wall) => chalkMark(network, wall)),
-    solids.flatMap(solidMarks),
-    bodies.map((body) => once(body, () => wallMark(body))),
-    openings.flatMap((opening) => drawOpening(network, opening)),
-    ...rooms.map((room) => roomMarks(room, style)),
-    [...free, ...overall].flatMap((face) => drawDimension(face, style, false)),
-    openEnds.map((corner) => openEndMark(corner, style)),
+    apart(FLOORS, rooms.map(floorMark)),
+    apart(
+      'chalk',
+      chalk.map((wall) => chalkMark(network, wall)),
+    ),
+    inOrder('solids', solids.flatMap(solidMarks)),
+    apart(
+      'walls',
+      bodies.map((body) => once(body, () => wallMark(body))),
+    ),
+    ...openings.map((opening) => inOrder(`opening ${opening.id}`, drawOpening(network, opening))),
+    ...rooms.map((room) => inOrder(`room ${room.room.id}`, roomMarks(room, style))),
+    inOrder(
+      'lengths',
+      [...free, ...overall].flatMap((face) => drawDimension(face, style, false)),
+    ),
+    apart(
+      'ends',
+      openEnds.map((corner) => openEndMark(corner, style)),
+    ),
   ];
 }
+
+/** The part that lies under all others. */
+export const FLOORS = 'floors';
 
 /** A boundary without a wall. */
 const chalkMark = (network: Network, wall: Wall): Mark => ({

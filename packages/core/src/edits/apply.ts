@@ -34,10 +34,10 @@ export type EditResult =
 /**
  * Does what the intent says, or refuses with a reason in plain words; the plan given is never changed.
  * `seed` makes the ids of what is new: unique among all edits of all devices, the same for a preview and
- * its commit.
+ * its commit. `held` walls are at the rim of a part of a plan: what they are is not for the part to say.
  */
-export function applyEdit(plan: Plan, intent: Intent, seed: string): EditResult {
-  const draft = new Draft(plan, seed);
+export function applyEdit(plan: Plan, intent: Intent, seed: string, held: ReadonlySet<Id> = NONE): EditResult {
+  const draft = new Draft(plan, seed, held);
   try {
     const made = perform(draft, intent);
     return { ok: true, plan: draft.plan(), notes: draft.notes, made: made ?? null };
@@ -46,6 +46,8 @@ export function applyEdit(plan: Plan, intent: Intent, seed: string): EditResult 
     throw error;
   }
 }
+
+const NONE: ReadonlySet<Id> = new Set();
 
 function perform(draft: Draft, intent: Intent): Id | void {
   switch (intent.kind) {

@@ -47,6 +47,8 @@ export class Draft {
   constructor(
     readonly before: Plan,
     private readonly seed: string,
+    /** Walls at the rim of a part of a plan: they look at rooms that are not in it. */
+    readonly held: ReadonlySet<Id> = new Set(),
   ) {
     this.job = before.job;
     this.floors = before.floors;

@@ -5,15 +5,18 @@ import { Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
 import { planActions } from './plan-slice';
-import { selectRoom, selectShownFloor } from './selectors';
+import { selectRoom, selectShownFloor, selectShownRooms } from './selectors';
 
 /** The rooms with their areas, live while something is dragged, and the total. */
 export function Ledger() {
   const colours = useColours();
   const floor = useAppSelector(selectShownFloor);
+  const rooms = useAppSelector(selectShownRooms);
   const chosen = useAppSelector(selectRoom);
   if (!floor) return null;
   const { units } = floor.plan.job;
+  const area = rooms.reduce((sum, room) => sum + room.measures.area, 0);
+  const rough = rooms.some((room) => room.rough);
   return (
     <ScrollView
       style={{ backgroundColor: colours.chalk }}
@@ -21,7 +24,7 @@ export function Ledger() {
       accessibilityLabel="Ledger of rooms"
     >
       <Text style={[styles.floor, { color: colours.ink }]}>{floor.plan.floors[floor.floor]?.name}</Text>
-      {floor.rooms.map((room) => (
+      {rooms.map((room) => (
         <Row
           key={room.room.id}
           id={room.room.id}
@@ -30,10 +33,10 @@ export function Ledger() {
           on={chosen?.room.id === room.room.id}
         />
       ))}
-      {floor.rooms.length === 0 && <Text style={{ color: colours.inkSoft }}>No rooms yet.</Text>}
+      {rooms.length === 0 && <Text style={{ color: colours.inkSoft }}>No rooms yet.</Text>}
       <View style={[styles.row, { borderColor: colours.linenDeep }]}>
         <Text style={[styles.name, { color: colours.inkSoft }]}>Net internal floor area</Text>
-        <Text style={[styles.area, { color: colours.ink }]}>{roughly(floor.rough, formatArea(floor.area, units))}</Text>
+        <Text style={[styles.area, { color: colours.ink }]}>{roughly(rough, formatArea(area, units))}</Text>
       </View>
     </ScrollView>
   );

@@ -1,14 +1,15 @@
-import { type DrawingStyle, type Mark, drawFloorInParts } from '@velvet-tape/core';
+import { type DerivedFloor, type DrawingStyle, type Mark, FLOORS, drawFloorInParts } from '@velvet-tape/core';
 import { memo, useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import Svg, { G, Path } from 'react-native-svg';
+import Svg from 'react-native-svg';
 import { useAppSelector } from '../../store/store';
+import { G, Path } from '../../ui/svg';
 import { type HouseColours, useColours } from '../../ui/theme';
 import { Magnifier } from './Magnifier';
 import { MarkView } from './MarkView';
 import { Overlay } from './overlay/Overlay';
-import { selectShownFloor } from './selectors';
+import { selectParted, selectShownFloor } from './selectors';
 import { TOOL_HINTS } from './tool-names';
 import { REACH, useSheetInput } from './use-sheet-input';
 import { letteringStep } from './viewport';
@@ -40,7 +41,7 @@ export function PlanCanvas() {
       {width > 0 && floor && (
         <Svg width={width} height={height} accessibilityLabel="Plan" role="img">
           <G id={DRAWING} transform={transform}>
-            <Drawing lettering={LETTERING / letteringStep(view.scale)} colours={colours} />
+            <ShownDrawing lettering={LETTERING / letteringStep(view.scale)} colours={colours} />
             <Overlay floor={floor} colours={colours} px={1 / view.scale} reach={REACH.touch / view.scale} />
           </G>
           {crosshair && <Crosshair x={width / 2} y={height / 2} colour={colours.clay} />}
@@ -58,28 +59,62 @@ export function PlanCanvas() {
   );
 }
 
-/** The plan itself; laid out anew when the plan or the step of zoom changes, not when the sheet is moved. */
-const Drawing = memo(function Drawing({ lettering, colours }: { lettering: number; colours: HouseColours }) {
-  const floor = useAppSelector(selectShownFloor);
-  const units = floor?.plan.job.units ?? 'metric';
-  const sections = useMemo(() => {
-    const style: DrawingStyle = { lettering, units };
-    return floor ? drawFloorInParts(floor, style) : [];
-  }, [floor, lettering, units]);
-  return sections.map((marks, section) =>
-    Array.from({ length: Math.ceil(marks.length / SHEAF) }, (_, i) => (
-      <Sheaf
-        key={`${section}.${i}`}
-        marks={marks.slice(i * SHEAF, (i + 1) * SHEAF)}
-        colours={colours}
-        lettering={lettering}
-      />
-    )),
+interface Look {
+  /** mm of the house. */
+  lettering: number;
+  colours: HouseColours;
+}
+
+/** The plan itself. While a part of it is dragged the rest is left alone, and the part is painted between and over it. */
+const ShownDrawing = memo(function ShownDrawing(look: Look) {
+  const shown = useAppSelector(selectShownFloor);
+  const parted = useAppSelector(selectParted);
+  return (
+    <>
+      {parted && <Drawing floor={parted.part} sections="floors" {...look} />}
+      {shown && <Drawing floor={parted?.rest ?? shown} sections="all" {...look} />}
+      {parted && <Drawing floor={parted.part} sections="above" {...look} />}
+    </>
   );
 });
 
+/** Of a drawing: all of it, the floors of its rooms, or what stands and is written on them. */
+type Sections = 'all' | 'floors' | 'above';
+
+/** A floor laid out; anew when it or the step of zoom changes, not when the sheet is moved. */
+const Drawing = memo(function Drawing({
+  floor,
+  sections,
+  lettering,
+  colours,
+}: Look & { floor: DerivedFloor; sections: Sections }) {
+  const { units } = floor.plan.job;
+  const parts = useMemo(() => {
+    const style: DrawingStyle = { lettering, units };
+    return drawFloorInParts(floor, style);
+  }, [floor, lettering, units]);
+  return parts
+    .filter(({ key }) => sections === 'all' || (key === FLOORS) === (sections === 'floors'))
+    .flatMap(({ key, apart, marks }) =>
+      (apart ? sheaves(marks) : [marks]).map((sheaf, i) => (
+        <Sheaf key={`${key}.${i}`} marks={sheaf} colours={colours} lettering={lettering} />
+      )),
+    );
+});
+
 /** Marks are painted in sheaves: of one in which no mark changed nothing is looked at. */
-const SHEAF = 24;
+const SHEAVES = 16;
+
+/** The same mark is always in the same sheaf, whatever others come and go. */
+function sheaves(marks: readonly Mark[]): readonly (readonly Mark[])[] {
+  const list: Mark[][] = Array.from({ length: SHEAVES }, () => []);
+  for (const mark of marks) {
+    let sum = 0;
+    for (let i = 0; i < mark.key.length; i += 1) sum = (sum * 31 + mark.key.charCodeAt(i)) % 65_536;
+    list[sum % SHEAVES]!.push(mark);
+  }
+  return list;
+}
 
 const Sheaf = memo(
   function Sheaf({ marks, colours, lettering }: { marks: readonly Mark[]; colours: HouseColours; lettering: number }) {

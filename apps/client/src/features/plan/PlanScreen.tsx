@@ -4,6 +4,7 @@ import { ScrollView, StyleSheet, View, useWindowDimensions } from 'react-native'
 import { ActivityIndicator, Button, IconButton, Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { FONTS, TOUCH, WIDE, useColours } from '../../ui/theme';
+import { Calm } from './Calm';
 import { FieldBar } from './foot/FieldBar';
 import { NumberPad } from './foot/NumberPad';
 import { ToolOptions, Toolbar } from './foot/Toolbar';
@@ -62,9 +63,11 @@ function PhoneLayout() {
       ) : (
         <View>
           <CloseBar />
-          <TapeStrip />
-          <FieldBar />
-          <NumberPad />
+          <CalmStrip />
+          <Calm>
+            <FieldBar />
+            <NumberPad />
+          </Calm>
         </View>
       )}
     </View>
@@ -127,7 +130,9 @@ function WideLayout() {
       <Header wide />
       <View style={styles.columns}>
         <View style={[styles.ledger, { borderColor: colours.linenDeep, backgroundColor: colours.chalk }]}>
-          <Ledger />
+          <Calm>
+            <Ledger />
+          </Calm>
           <Keys />
         </View>
         <View style={styles.fill}>
@@ -140,14 +145,23 @@ function WideLayout() {
           <Toolbar wide />
         </View>
         <View style={[styles.inspector, { borderColor: colours.linenDeep, backgroundColor: colours.chalk }]}>
-          <ScrollView>{naming ? <Naming room={naming} /> : <RoomCard walls />}</ScrollView>
-          <FieldBar />
-          {field && <NumberPad />}
+          <Calm>
+            <ScrollView>{naming ? <Naming room={naming} /> : <RoomCard walls />}</ScrollView>
+            <FieldBar />
+            {field && <NumberPad />}
+          </Calm>
         </View>
       </View>
-      <TapeStrip />
+      <CalmStrip />
     </View>
   );
+}
+
+/** An opening is dragged along the strip, which then follows the finger. */
+function CalmStrip() {
+  const opening = useAppSelector((state) => state.plan.selection.kind === 'opening');
+  const strip = <TapeStrip />;
+  return opening ? strip : <Calm>{strip}</Calm>;
 }
 
 function Keys() {

@@ -1,4 +1,4 @@
-import { type EditResult, type Intent, applyEdit, editName } from '@velvet-tape/core';
+import { type EditResult, type Intent, applyEdit, editName, previewEdit } from '@velvet-tape/core';
 import { randomSeed } from '../../store/seed';
 import type { AppDispatch, RootState } from '../../store/store';
 import { planActions } from './plan-slice';
@@ -24,17 +24,13 @@ export const edit =
 export const preview =
   (intent: Intent | null, seed: string) =>
   (dispatch: AppDispatch, getState: () => RootState): void => {
-    const { plan } = getState().plan;
+    const { plan, floor, preview: last } = getState().plan;
     if (!plan) return;
     if (!intent) {
       dispatch(planActions.previewed(null));
       return;
     }
-    const result = applyEdit(plan, intent, seed);
-    const last = getState().plan.preview;
-    dispatch(
-      planActions.previewed(
-        result.ok ? { plan: result.plan, reason: null } : { plan: last?.plan ?? plan, reason: result.reason },
-      ),
-    );
+    const { result, near } = previewEdit(plan, floor, intent, seed);
+    if (result.ok) dispatch(planActions.previewed({ plan: result.plan, near, reason: null }));
+    else dispatch(planActions.previewed({ ...(last ?? { plan, near: null }), reason: result.reason }));
   };

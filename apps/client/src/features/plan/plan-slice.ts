@@ -1,5 +1,6 @@
 import {
   type BumpShape,
+  type Near,
   type Plan,
   type PlanChange,
   type ShapeName,
@@ -81,8 +82,11 @@ export interface PlanState {
   /** Drawn but not kept yet. */
   proposal: Proposal | null;
   selection: Selection;
-  /** A plan to look at while something is being dragged, and why it can't be kept if it can't. */
-  preview: { readonly plan: Plan; readonly reason: string | null } | null;
+  /**
+   * What to look at while something is being dragged, and why it can't be kept if it can't: the whole plan, or an
+   * excerpt of it round what moves.
+   */
+  preview: { readonly plan: Plan; readonly near: Near | null; readonly reason: string | null } | null;
   pad: {
     field: Field | null;
     text: string;

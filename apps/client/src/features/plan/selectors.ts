@@ -1,5 +1,7 @@
 import { createSelector } from '@reduxjs/toolkit';
 import {
+  type DerivedFloor,
+  type DerivedRoom,
   type Intent,
   type LengthUnit,
   type TypedLength,
@@ -12,6 +14,7 @@ import {
   faceBehind,
   faceByKey,
   parseLength,
+  partedFloor,
 } from '@velvet-tape/core';
 import type { RootState } from '../../store/store';
 import type { Field } from './plan-slice';
@@ -72,18 +75,40 @@ export const selectProposed = createSelector([selectPlan, selectProposal, select
   return result.ok ? { plan: result.plan, reason: null } : { plan: null, reason: result.reason };
 });
 
-export const selectShownFloor = createSelector(
-  [selectPlan, (state: RootState) => state.plan.preview, selectProposed, selectFloorId],
-  (plan, preview, proposed, floor) => (plan ? deriveFloor(preview?.plan ?? proposed?.plan ?? plan, floor) : null),
+const selectPreview = (state: RootState) => state.plan.preview;
+
+/** While something is dragged that changes only a part of the floor: the rest as it is, and the part as it would be. */
+export const selectParted = createSelector([selectPlan, selectPreview, selectFloorId], (plan, preview, floor) =>
+  plan && preview?.near ? partedFloor(plan, floor, preview.plan, preview.near) : null,
 );
+
+/** The floor as it is shown, as far as it is not parted. */
+export const selectShownFloor = createSelector(
+  [selectPlan, selectPreview, selectProposed, selectFloorId],
+  (plan, preview, proposed, floor) =>
+    plan ? deriveFloor((preview?.near ? null : preview?.plan) ?? proposed?.plan ?? plan, floor) : null,
+);
+
+/** The same in the order in which to look for what is chosen: what moves is where it has moved to. */
+const selectShownParts = createSelector([selectParted, selectShownFloor], (parted, shown): DerivedFloor[] =>
+  shown ? (parted ? [parted.part, shown] : [shown]) : [],
+);
+
+const firstOf = <T, R>(list: readonly T[], find: (it: T) => R | null | undefined): R | null => {
+  for (const it of list) {
+    const found = find(it);
+    if (found) return found;
+  }
+  return null;
+};
 
 /** The face that is selected, itself or through an opening on it. */
 export const selectFace = createSelector(
-  [selectShownFloor, selectFloor, selectSelection],
+  [selectShownParts, selectFloor, selectSelection],
   (shown, floor, selection): WallFace | null => {
-    if (!shown || !floor || (selection.kind !== 'wall' && selection.kind !== 'opening')) return null;
+    if (!floor || (selection.kind !== 'wall' && selection.kind !== 'opening')) return null;
     // while it is dragged a wall may be another one: it is still the one that was chosen
-    return faceByKey(shown, selection.face) ?? faceByKey(floor, selection.face);
+    return firstOf([...shown, floor], (each) => faceByKey(each, selection.face));
   },
 );
 
@@ -92,13 +117,26 @@ export const selectOpening = createSelector([selectFace, selectSelection], (face
 );
 
 /** The room that is selected, itself or through one of its walls. */
-export const selectRoom = createSelector([selectShownFloor, selectSelection, selectFace], (floor, selection, face) => {
+export const selectRoom = createSelector([selectShownParts, selectSelection, selectFace], (shown, selection, face) => {
   const id = selection.kind === 'room' ? selection.id : face?.room;
-  return floor?.rooms.find((room) => room.room.id === id) ?? null;
+  return firstOf(shown, (floor) => floor.rooms.find((room) => room.room.id === id));
 });
 
-export const selectSolid = createSelector([selectShownFloor, selectSelection], (floor, selection) =>
-  selection.kind === 'solid' ? (floor?.solids.find(({ solid }) => solid.id === selection.id) ?? null) : null,
+/** The corner that is selected, where it is shown. */
+export const selectCorner = createSelector([selectShownParts, selectSelection], (shown, selection) =>
+  selection.kind === 'corner' ? firstOf(shown, ({ network }) => network.corners.get(selection.id)) : null,
+);
+
+/** All rooms with their figures as they are shown, in the order of the plan. */
+export const selectShownRooms = createSelector([selectShownParts], (shown): readonly DerivedRoom[] => {
+  const [part, whole] = shown.length === 2 ? shown : [null, shown[0]];
+  return whole?.rooms.map((each) => part?.rooms.find(({ room }) => room.id === each.room.id) ?? each) ?? [];
+});
+
+export const selectSolid = createSelector([selectShownParts, selectSelection], (shown, selection) =>
+  selection.kind === 'solid'
+    ? firstOf(shown, (floor) => floor.solids.find(({ solid }) => solid.id === selection.id))
+    : null,
 );
 
 /** The face a solid leans on, and where it stands on it, mm from the left end. */

@@ -9,11 +9,18 @@ import { viewActions } from './view-slice';
 
 /** The workbench of the open job: what the tools do goes to the store. */
 export function sheetBench(dispatch: AppDispatch, getState: () => RootState): Bench {
+  let shown = '';
   return {
     floor: () => selectFloor(getState())!,
     selection: () => getState().plan.selection,
     choices: () => getState().plan.choices,
-    preview: (intent, seed) => dispatch(preview(intent, seed)),
+    preview: (intent, seed) => {
+      // what is dragged goes in steps: between two of them there is nothing to do
+      const wanted = JSON.stringify([intent, seed]);
+      if (intent && wanted === shown && getState().plan.preview) return;
+      shown = wanted;
+      dispatch(preview(intent, seed));
+    },
     commit: (intent, seed) => {
       const result = dispatch(edit(intent, seed));
       return { ok: result.ok, made: result.ok ? result.made : null };

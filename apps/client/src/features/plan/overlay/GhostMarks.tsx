@@ -1,6 +1,6 @@
 import { type DerivedFloor, distance } from '@velvet-tape/core';
 import { pathData } from '@velvet-tape/formats';
-import { Circle, G, Path } from 'react-native-svg';
+import { Circle, G, Path } from '../../../ui/svg';
 import type { HouseColours } from '../../../ui/theme';
 
 const THIN = { vectorEffect: 'non-scaling-stroke' } as const;

@@ -1,8 +1,8 @@
 import { type DerivedFloor } from '@velvet-tape/core';
-import { G } from 'react-native-svg';
+import { G } from '../../../ui/svg';
 import type { HouseColours } from '../../../ui/theme';
 import { useAppSelector } from '../../../store/store';
-import { selectFace, selectGhost, selectOpening, selectRoom, selectSolid } from '../selectors';
+import { selectCorner, selectFace, selectGhost, selectOpening, selectRoom, selectSolid } from '../selectors';
 import { GhostMarks } from './GhostMarks';
 import { CornerDot, Ends, FaceMark, OpeningMark, RoomMark, SolidMark } from './SelectionMarks';
 import { SketchMarks } from './SketchMarks';
@@ -26,14 +26,14 @@ export function Overlay({ floor, colours, px, reach }: Props) {
   const after = useAppSelector(selectGhost)?.floor ?? null;
   const moves = useAppSelector((state) => (state.plan.pad.field === 'length' ? state.plan.pad.moves : null));
   const paint = { colours, px };
-  const corner = selection.kind === 'corner' ? floor.network.corners.get(selection.id) : null;
+  const corner = useAppSelector(selectCorner);
   return (
     <G>
-      {selection.kind === 'room' && room && <RoomMark floor={floor} room={room} corners {...paint} />}
+      {selection.kind === 'room' && room && <RoomMark room={room} corners {...paint} />}
       {selection.kind === 'rooms' &&
         floor.rooms
           .filter((each) => selection.ids.includes(each.room.id))
-          .map((each) => <RoomMark key={each.room.id} floor={floor} room={each} corners={false} {...paint} />)}
+          .map((each) => <RoomMark key={each.room.id} room={each} corners={false} {...paint} />)}
       {face && !opening && <FaceMark face={face} reach={reach} {...paint} />}
       {face && !opening && moves && !after && <Ends face={face} moves={moves} {...paint} />}
       {face && opening && <OpeningMark face={face} opening={opening} colours={colours} />}

@@ -1,5 +1,4 @@
 import {
-  type DerivedFloor,
   type DerivedRoom,
   type OpeningOnFace,
   type SolidOnFloor,
@@ -13,7 +12,7 @@ import {
   rightOf,
 } from '@velvet-tape/core';
 import { pathData } from '@velvet-tape/formats';
-import { Circle, G, Path } from 'react-native-svg';
+import { Circle, G, Path } from '../../../ui/svg';
 import type { HouseColours } from '../../../ui/theme';
 import { bendHandle } from '../tools/grips';
 
@@ -137,22 +136,13 @@ export function OpeningMark({
 }
 
 /** A chosen room: its outline, and its corners to drag. */
-export function RoomMark({
-  floor,
-  room,
-  colours,
-  px,
-  corners,
-}: Paint & { floor: DerivedFloor; room: DerivedRoom; corners: boolean }) {
-  const ids = new Set(room.faces.flatMap((face) => face.halves.map((half) => half.from)));
+export function RoomMark({ room, colours, px, corners }: Paint & { room: DerivedRoom; corners: boolean }) {
+  const at = new Map(room.faces.flatMap((face) => face.halves.map((half) => [half.from, half.course.a] as const)));
   return (
     <G>
       <Path d={pathData(room.outline.rings, true)} fill="none" stroke={colours.brass} strokeWidth={3} {...THIN} />
       {corners &&
-        [...ids].map((id) => {
-          const at = floor.network.corners.get(id);
-          return at && <CornerDot key={id} at={at} id="room-corner" colours={colours} px={px} />;
-        })}
+        [...at].map(([id, point]) => <CornerDot key={id} at={point} id="room-corner" colours={colours} px={px} />)}
     </G>
   );
 }

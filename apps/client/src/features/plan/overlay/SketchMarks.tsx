@@ -1,6 +1,6 @@
 import { type Point, type Units, distance, formatLength, middle } from '@velvet-tape/core';
 import { pathData } from '@velvet-tape/formats';
-import { Circle, G, Path, Text } from 'react-native-svg';
+import { Circle, G, Path, Text } from '../../../ui/svg';
 import { FONTS, type HouseColours } from '../../../ui/theme';
 import { useAppSelector } from '../../../store/store';
 import type { PathProposal, Proposal } from '../sketching/proposal';

@@ -1,0 +1,187 @@
+import { type DerivedFloor, deriveFloor } from '../derived';
+import { type Box, boxAround, ringsBox } from '../geometry';
+import type { Collection, Id, Plan, Reading, Wall } from '../plan/plan';
+import { wallCourse } from '../plan/wall-course';
+import { type Network, runOfReading } from '../walls';
+
+/**
+ * The part of a floor that moving some of its walls can change, as a small plan of its own: an edit of the part takes
+ * as long as the part is large, however large the house is. `walls`, `corners` and `rooms` are what may change; the
+ * plan holds more, as far as it is in the way.
+ */
+export interface Excerpt {
+  readonly plan: Plan;
+  readonly floor: Id;
+  readonly walls: ReadonlySet<Id>;
+  /** Walls of the plan that may not change. */
+  readonly held: ReadonlySet<Id>;
+  readonly corners: ReadonlySet<Id>;
+  readonly rooms: ReadonlySet<Id>;
+  readonly readings: ReadonlySet<Id>;
+  /** The boxes round the rooms beside those that may change, as far as no wall that may change lies at them, mm. */
+  readonly beside: readonly Box[];
+  /** Within it nothing that is on the floor is left out, mm. */
+  readonly box: Box;
+}
+
+/** How far round its rooms an excerpt looks for what may be in the way, mm; the wider where that was not enough. */
+export const MARGINS = [300, 4000] as const;
+
+const remembered = new WeakMap<DerivedFloor, Map<string, Excerpt | null>>();
+
+/**
+ * The excerpt round walls that are about to move, those that turn among them; null where a reading ties them to something further away. Asked again
+ * for the same floor and walls it answers from memory.
+ */
+export function excerptAround(derived: DerivedFloor, moving: readonly Id[], margin: number): Excerpt | null {
+  let known = remembered.get(derived);
+  if (!known) remembered.set(derived, (known = new Map()));
+  const key = `${moving.join(' ')} ${margin}`;
+  let excerpt = known.get(key);
+  if (excerpt === undefined) known.set(key, (excerpt = cutOut(derived, moving, margin)));
+  return excerpt;
+}
+
+function cutOut(derived: DerivedFloor, moving: readonly Id[], margin: number): Excerpt | null {
+  const { plan, floor, network } = derived;
+  const corners = endsOf(plan, moving);
+  const walls = wallsAt(network, corners);
+  const rooms = derived.rooms.filter((room) =>
+    room.outline.runs.some((run) => run.halves.some((half) => walls.has(half.wall.id))),
+  );
+  const outlines = rooms.flatMap((room) => room.outline.runs.flatMap((run) => run.halves.map((half) => half.wall.id)));
+  const taken = wallsAt(network, endsOf(plan, [...walls, ...outlines]));
+  const box = grown(boxAround([...endsOf(plan, [...walls, ...outlines])].map((id) => plan.corners[id]!))!, margin);
+  for (const wall of network.walls) if (meet(wallCourse(plan.corners, wall).box, box)) taken.add(wall.id);
+  const bodies = [...walls].map((id) => bodyBox(plan, plan.walls[id]!));
+  const readings = Object.values(plan.readings).filter((reading) => reading.floor === floor);
+  const told = readings.filter((reading) => touches(network, reading, walls));
+  if (told.some((reading) => !runOfReading(network, reading)!.every((half) => taken.has(half.wall.id)))) return null;
+  const there = new Set(rooms.map(({ room }) => room.id));
+  const inside = derived.rooms.filter(({ room, outline }) => there.has(room.id) || lies(outline.runs, taken));
+  return {
+    floor,
+    walls,
+    held: new Set([...taken].filter((id) => !walls.has(id))),
+    corners,
+    rooms: there,
+    readings: new Set(told.map((reading) => reading.id)),
+    beside: derived.rooms.flatMap(({ room, outline }) => {
+      const round = there.has(room.id) ? null : ringsBox(outline.rings);
+      return round && meet(round, box) && !bodies.some((body) => meet(body, round)) ? [round] : [];
+    }),
+    box,
+    plan: {
+      ...plan,
+      walls: only(plan.walls, taken),
+      corners: only(plan.corners, endsOf(plan, taken)),
+      rooms: only(plan.rooms, new Set(inside.map(({ room }) => room.id))),
+      readings: only(plan.readings, new Set(told.map((reading) => reading.id))),
+      openings: where(plan.openings, (opening) => taken.has(opening.wall)),
+      solids: where(plan.solids, (solid) =>
+        solid.stand.kind === 'wall' ? taken.has(solid.stand.wall) : solid.floor === floor,
+      ),
+    },
+  };
+}
+
+const lies = (runs: DerivedFloor['rooms'][number]['outline']['runs'], taken: ReadonlySet<Id>): boolean =>
+  runs.every((run) => run.halves.every((half) => taken.has(half.wall.id)));
+
+const touches = (network: Network, reading: Reading, walls: ReadonlySet<Id>): boolean =>
+  runOfReading(network, reading)?.some((half) => walls.has(half.wall.id)) ?? false;
+
+function endsOf(plan: Plan, walls: Iterable<Id>): Set<Id> {
+  const ends = new Set<Id>();
+  for (const id of walls) ends.add(plan.walls[id]!.start).add(plan.walls[id]!.end);
+  return ends;
+}
+
+function wallsAt(network: Network, corners: Iterable<Id>): Set<Id> {
+  const walls = new Set<Id>();
+  for (const id of corners) for (const half of network.stars.get(id)!.around) walls.add(half.wall.id);
+  return walls;
+}
+
+const meet = (a: Box, b: Box): boolean => a.minX <= b.maxX && a.maxX >= b.minX && a.minY <= b.maxY && a.maxY >= b.minY;
+
+const grown = (box: Box, by: number): Box => ({
+  minX: box.minX - by,
+  minY: box.minY - by,
+  maxX: box.maxX + by,
+  maxY: box.maxY + by,
+});
+
+/** In the order of the plan, so that what depends on an order comes out the same. */
+const only = <T>(all: Collection<T>, ids: ReadonlySet<Id>): Collection<T> =>
+  Object.fromEntries(Object.entries(all).filter(([id]) => ids.has(id)));
+
+const where = <T>(all: Collection<T>, holds: (it: T) => boolean): Collection<T> =>
+  Object.fromEntries(Object.entries(all).filter(([, it]) => holds(it)));
+
+const bodyBox = (plan: Plan, wall: Wall): Box =>
+  grown(wallCourse(plan.corners, wall).box, Math.max(wall.left, wall.right));
+
+/** Did an edit of the excerpt change only what it may, within its box? Then the same edit of the whole plan does the same. */
+export function staysWithin({ plan, held, rooms, beside, box }: Excerpt, after: Plan): boolean {
+  for (const id of held) {
+    const wall = plan.walls[id]!;
+    if (after.walls[id] !== wall) return false;
+    if ([wall.start, wall.end].some((end) => after.corners[end] !== plan.corners[end])) return false;
+  }
+  for (const room of Object.values(plan.rooms)) {
+    if (!rooms.has(room.id) && after.rooms[room.id] !== room) return false;
+  }
+  // no body may begin to reach into a room beside
+  for (const wall of Object.values(after.walls)) {
+    if (held.has(wall.id)) continue;
+    const body = bodyBox(after, wall);
+    if (beside.some((round) => meet(body, round))) return false;
+  }
+  return Object.values(after.corners).every(
+    (corner) =>
+      corner === plan.corners[corner.id] ||
+      (corner.x > box.minX && corner.x < box.maxX && corner.y > box.minY && corner.y < box.maxY),
+  );
+}
+
+/** The floor without what the excerpt may change: it stays as it is while the excerpt is worked on. */
+export const restOf = (derived: DerivedFloor, excerpt: Excerpt): DerivedFloor => {
+  let rest = rests.get(excerpt);
+  if (!rest) rests.set(excerpt, (rest = parted(derived, excerpt, false)));
+  return rest;
+};
+
+const rests = new WeakMap<Excerpt, DerivedFloor>();
+
+/** What the excerpt may change, as it is after an edit of it. `known` says where the lengths of the whole floor come from. */
+export const deriveExcerpt = (after: Plan, excerpt: Excerpt, known: DerivedFloor): DerivedFloor =>
+  parted(deriveFloor(after, excerpt.floor, known), excerpt, true);
+
+function parted(
+  derived: DerivedFloor,
+  { plan, walls, corners, rooms, readings }: Excerpt,
+  mine: boolean,
+): DerivedFloor {
+  // what the edit made belongs to the excerpt
+  const of = (ids: ReadonlySet<Id>, all: Collection<unknown>) => (id: Id) =>
+    (ids.has(id) || (mine && !(id in all))) === mine;
+  const wall = of(walls, plan.walls);
+  const room = of(rooms, plan.rooms);
+  const corner = of(corners, plan.corners);
+  const reading = of(readings, plan.readings);
+  const kept = derived.rooms.filter((each) => room(each.room.id));
+  return {
+    ...derived,
+    rooms: kept,
+    bodies: derived.bodies.filter((body) => wall(body.wall.id)),
+    chalk: derived.chalk.filter(({ id }) => wall(id)),
+    openings: derived.openings.filter((opening) => wall(opening.wall)),
+    free: derived.free.filter((face) => face.halves.every((half) => wall(half.wall.id))),
+    overall: derived.overall.filter((face) => face.reading && reading(face.reading.id)),
+    solids: derived.solids.filter(({ solid: { stand } }) => (stand.kind === 'wall' ? wall(stand.wall) : !mine)),
+    openEnds: derived.openEnds.filter(({ id }) => corner(id)),
+    area: kept.reduce((sum, each) => sum + each.measures.area, 0),
+    rough: kept.some((each) => each.rough),
+  };
+}

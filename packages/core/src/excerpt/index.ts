@@ -1,0 +1,2 @@
+export * from './excerpt';
+export * from './preview-edit';
