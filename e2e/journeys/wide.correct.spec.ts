@@ -148,3 +148,56 @@ test('walls and corners are dragged, several rooms moved and copied, with guides
   await page.keyboard.press('Control+z');
   await expect(ledger(page, /^Unnamed room/)).toHaveCount(2);
 });
+
+test('sizes typed in the middle of a drag hold; a party wall and a flush face come from the menu', async ({ page }) => {
+  await newJob(page);
+  const sheet = (await page.getByTestId('sheet').boundingBox())!;
+  const [x, y] = [sheet.x + 150, sheet.y + 150];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 90, y + 60, { steps: 4 });
+  await page.keyboard.type('4.50');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('3.20');
+  await page.keyboard.press('Enter');
+  // the mouse goes on, the sizes stay
+  await page.mouse.move(x + 160, y + 130, { steps: 4 });
+  await page.mouse.up();
+  await expect(total(page)).toHaveText('14.40 m²');
+  await page.getByText('Later').click();
+  await page.keyboard.press('Escape');
+
+  // a second room in line with the first
+  await page.keyboard.press('f');
+  await page.keyboard.press('b');
+  const room = await restingBox(page.getByTestId(/^floor/));
+  await drag(page, [room.x + room.width + 3, room.y + 1], [room.x + room.width + 120, room.y + room.height - 1]);
+  await page.getByText('Later').click();
+  await page.keyboard.press('Escape');
+  await ledger(page, /^Unnamed room, 14\.40/).click();
+  const walls = page.getByLabel('Walls of the room').getByRole('button');
+  await walls.first().click();
+
+  // the party wall takes the usual thickness of its kind; what was taped inside stays
+  await button(page, 'More about this wall').click();
+  await page.getByRole('menuitem', { name: 'Party wall' }).click();
+  await expect(button(page, 'Undo kind of wall (Ctrl Z)')).toBeVisible();
+  const thickness = page.getByRole('button', { name: /^Thickness: / });
+  await expect(thickness).toContainText('200 mm');
+  await expect(walls.first()).toHaveAccessibleName('Wall 1: 4.50 m, taped');
+
+  // twice as thick as the wall it goes on in: the outer faces are brought into line
+  await thickness.click();
+  await page.keyboard.type('400');
+  await page.keyboard.press('Enter');
+  const top = () =>
+    page
+      .locator('[data-testid^="wall "]')
+      .evaluateAll((all) => all.map((it) => (it as SVGGraphicsElement).getBBox().y));
+  const steps = async () => new Set((await top()).map((at) => Math.round(at / 10))).size;
+  const before = await steps();
+  await button(page, 'More about this wall').click();
+  await page.getByRole('menuitem', { name: 'Keep flush outside' }).click();
+  await expect(button(page, 'Undo keep flush (Ctrl Z)')).toBeVisible();
+  expect(await steps()).toBeLessThan(before);
+});

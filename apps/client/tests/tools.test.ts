@@ -1,5 +1,6 @@
 import { type Guide, type Intent, type Plan, type Point, applyEdit, deriveFloor, newPlan } from '@velvet-tape/core';
-import type { Selection, ToolChoices } from '../src/features/plan/plan-slice';
+import { calmed } from '../src/features/plan/Calm';
+import { type Selection, type ToolChoices, planActions } from '../src/features/plan/plan-slice';
 import { type Proposal, intentOf, withTyped } from '../src/features/plan/sketching/proposal';
 import { boxTool } from '../src/features/plan/tools/box-tool';
 import { bumpTool } from '../src/features/plan/tools/bump-tool';
@@ -12,6 +13,7 @@ import { loopTool } from '../src/features/plan/tools/loop-tool';
 import { shapeTool } from '../src/features/plan/tools/shape-tool';
 import { SheetInput } from '../src/features/plan/tools/sheet-input';
 import type { Bench, Pointer, Tool } from '../src/features/plan/tools/tool';
+import { makeStore } from '../src/store/store';
 
 /** A workbench without a screen: edits are done at once, and what was shown is remembered. */
 function workbench(plan: Plan = newPlan({ name: 'Shed' })) {
@@ -325,6 +327,46 @@ describe('other ways to draw', () => {
     drag(chooseTool(bench), [1000, 1000], [2000, 1000], [3000, 1000]);
     expect(state.committed).toMatchObject([{ kind: 'transformRooms', motion: { dx: 2000, dy: 0 } }]);
   });
+
+  test('what the lasso chose is dragged with it; begun elsewhere a drag is a new line, and backing out leaves all as it was', () => {
+    const { bench, state } = workbench(shed());
+    const lasso = lassoTool(bench);
+    drag(lasso, ...round.map(([x, y]): [number, number] => [x, y]));
+    const [first] = state.selection.kind === 'rooms' ? state.selection.ids : [];
+    drag(lasso, [1000, 1000], [1500, 1500], [1500, 2000]);
+    expect(state.committed).toMatchObject([{ kind: 'transformRooms', rooms: [first], motion: { dx: 500, dy: 1000 } }]);
+    drag(lasso, [9000, 9000], [9500, 9000], [9500, 9500]);
+    expect(state.selection).toEqual({ kind: 'nothing' });
+    expect(state.committed).toHaveLength(1);
+
+    bench.select({ kind: 'rooms', ids: [first!] });
+    lasso.down(at(1500, 2000));
+    lasso.move(at(2500, 2000));
+    expect(state.previews.at(-1)).toMatchObject({ kind: 'transformRooms' });
+    lasso.cancel();
+    expect(state.previews.at(-1)).toBeNull();
+    expect(state.committed).toHaveLength(1);
+  });
+});
+
+test('beside the sheet a drag is followed now and then, everything else at once', () => {
+  jest.useFakeTimers();
+  const store = makeStore();
+  const calm = calmed(store);
+  const stop = calm.follow();
+  const shown = () => calm.store.getState().plan.preview?.reason;
+  const look = (reason: string) => store.dispatch(planActions.previewed({ plan: shed(), near: null, reason }));
+  look('first');
+  expect(shown()).toBe('first');
+  look('second');
+  look('third');
+  expect(shown()).toBe('first');
+  jest.advanceTimersByTime(150);
+  expect(shown()).toBe('third');
+  store.dispatch(planActions.previewed(null));
+  expect(calm.store.getState()).toBe(store.getState());
+  stop();
+  jest.useRealTimers();
 });
 
 test('a second finger ends what the first was doing, and moves and zooms the sheet', () => {

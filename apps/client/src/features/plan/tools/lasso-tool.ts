@@ -1,4 +1,5 @@
 import { type DerivedFloor, type Point, ringContains } from '@velvet-tape/core';
+import { type Grip, gripAt, intentOfGrip, isStill } from './grips';
 import { type Bench, type Tool, isTap } from './tool';
 
 /** Rooms whose label lies in what was drawn round them. */
@@ -8,29 +9,51 @@ export const roomsWithin = (floor: DerivedFloor, ring: readonly Point[]): string
 /** The four corners of the rectangle between two points. */
 export const rectangle = (a: Point, b: Point): Point[] => [a, { x: b.x, y: a.y }, b, { x: a.x, y: b.y }];
 
-/** Chooses several rooms by drawing a line round them; a tap adds one, or takes it off again. idle → pressed → drawing → idle */
+/**
+ * Chooses several rooms by drawing a line round them; a tap adds one, or takes it off again. A drag that begins in a
+ * chosen room moves all that are chosen. idle → pressed → drawing or moving → idle
+ */
 export function lassoTool(bench: Bench): Tool {
-  let state: { kind: 'idle' } | { kind: 'pressed' | 'drawing'; px: Point; stroke: Point[] } = { kind: 'idle' };
+  let state:
+    | { kind: 'idle' }
+    | { kind: 'pressed' | 'drawing'; px: Point; stroke: Point[] }
+    | { kind: 'moving'; from: Point; grip: Grip; seed: string } = { kind: 'idle' };
+
+  const begin = ({ px, stroke }: { px: Point; stroke: Point[] }, reach: number): typeof state => {
+    const from = stroke[0]!;
+    const grip = gripAt(bench.floor(), bench.selection(), { kind: 'nothing' }, from, reach);
+    return grip.kind === 'rooms' ? { kind: 'moving', from, grip, seed: bench.seed() } : { kind: 'drawing', px, stroke };
+  };
+  const intentTo = (grip: Grip, from: Point, at: Point) =>
+    intentOfGrip(grip, bench.floor().floor, from, at, bench.choices());
 
   return {
     get busy() {
-      return state.kind === 'drawing';
+      return state.kind === 'drawing' || state.kind === 'moving';
     },
     down(pointer) {
       state = { kind: 'pressed', px: pointer.px, stroke: [pointer.at] };
     },
     move(pointer) {
-      if (state.kind === 'idle' || (state.kind === 'pressed' && isTap(state.px, pointer.px))) return;
-      state = { kind: 'drawing', px: state.px, stroke: [...state.stroke, pointer.at] };
+      if (state.kind === 'pressed' && !isTap(state.px, pointer.px)) state = begin(state, pointer.reach);
+      if (state.kind === 'moving') bench.preview(intentTo(state.grip, state.from, pointer.at), state.seed);
+      if (state.kind !== 'drawing') return;
+      state = { ...state, stroke: [...state.stroke, pointer.at] };
       bench.trace(state.stroke);
     },
     up(pointer) {
       if (state.kind === 'drawing') chooseAll(bench, roomsWithin(bench.floor(), state.stroke));
       else if (state.kind === 'pressed') toggle(bench, pointer.at);
+      else if (state.kind === 'moving') {
+        const intent = intentTo(state.grip, state.from, pointer.at);
+        if (!intent || isStill(intent)) bench.preview(null, state.seed);
+        else bench.commit(intent, state.seed);
+      }
       bench.trace([]);
       state = { kind: 'idle' };
     },
     cancel() {
+      if (state.kind === 'moving') bench.preview(null, state.seed);
       bench.trace([]);
       state = { kind: 'idle' };
     },
