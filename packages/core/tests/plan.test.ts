@@ -29,7 +29,7 @@ describe('reading a plan from outside', () => {
   });
 
   test.each([
-    ['from the future', (p: Plan) => ({ ...p, schema: 3 }), /newer Velvet Tape/],
+    ['from the future', (p: Plan) => ({ ...p, schema: 4 }), /newer Velvet Tape/],
     ['that is no plan', () => 'plan', /not a sound plan/],
     ['that is nothing', () => null, /not a sound plan/],
     ['without a name', (p: Plan) => ({ ...p, job: { ...p.job, name: ' ' } }), /Give the job a name/],

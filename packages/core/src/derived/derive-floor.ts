@@ -24,7 +24,7 @@ import {
   roomMeasures,
 } from '../rooms';
 import { type SolidOutline, solidOutline, withoutSolids } from '../solids';
-import { type Provenance, provenanceOf } from '../trueup';
+import { type Provenance, Survey } from '../trueup';
 import {
   type Network,
   type WallBody,
@@ -86,6 +86,9 @@ export interface DerivedFloor {
   /** Net internal floor area of all rooms, mm². */
   readonly area: number;
   readonly rough: boolean;
+  readonly readings: readonly Reading[];
+  /** How well lengths and areas are known. */
+  readonly survey: Survey;
   /** Where the inside length between two corners comes from. */
   readonly provenance: ProvenanceOf;
 }
@@ -104,13 +107,18 @@ export function deriveFloor(plan: Plan, floor: Id, known?: DerivedFloor): Derive
   return derived;
 }
 
-type ProvenanceOf = ReturnType<typeof provenanceOf>;
+type ProvenanceOf = (from: Id, to: Id, kind: 'length' | 'chord') => Provenance;
 
 function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
   const network = networkOf(plan.corners, wallsOf(plan, floor));
   const readings = Object.values(plan.readings).filter((reading) => reading.floor === floor);
-  const provenance = known ? asKnown(known) : provenanceOf(network, readings);
-  const read = new Map(readings.map((reading) => [readingKey(reading.kind, reading), reading]));
+  const survey = known?.survey ?? new Survey(network, readings);
+  const provenance = known ? asKnown(known) : rememberingProvenance(survey);
+  const along = new Map(
+    readings
+      .filter((reading) => reading.face === 'inside')
+      .map((reading) => [readingKey(reading.kind, reading), reading]),
+  );
   const openings = Object.values(plan.openings).filter((opening) => plan.walls[opening.wall]?.floor === floor);
   const onWall = groupByWall(openings);
   const floors = floorsOf(network);
@@ -124,7 +132,7 @@ function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
       run,
       room,
       provenance(run.from, run.to, kind),
-      read.get(readingKey(kind, run)) ?? null,
+      along.get(readingKey(kind, run)) ?? null,
       openingsAlong(network, run, onWall),
     );
   };
@@ -160,7 +168,11 @@ function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
     chalk: network.walls.filter((wall) => wall.kind === 'chalk'),
     rooms: derivedRooms,
     free,
-    overall: readings.flatMap((reading) => (shown.has(reading) ? [] : (overallFace(network, reading) ?? []))),
+    overall: readings.flatMap((reading) =>
+      shown.has(reading) || !isAlong(reading) ? [] : (overallFace(network, reading) ?? []),
+    ),
+    readings,
+    survey,
     openings,
     solids,
     openEnds: [...network.stars.values()].filter((star) => star.around.length === 1).map((star) => star.corner),
@@ -206,6 +218,20 @@ function overallFace(network: Network, reading: Reading): WallFace | null {
 }
 
 const overalls = new WeakMap<Reading, WallFace>();
+
+/** Taken along a wall on its inner face. */
+const isAlong = ({ kind, face }: Reading): boolean => (kind === 'length' || kind === 'chord') && face === 'inside';
+
+/** Asked once for every face. */
+function rememberingProvenance(survey: Survey): ProvenanceOf {
+  const known = new Map<string, Provenance>();
+  return (from, to, kind) => {
+    const key = readingKey(kind, { from, to });
+    let provenance = known.get(key);
+    if (!provenance) known.set(key, (provenance = survey.provenance(from, to, kind)));
+    return provenance;
+  };
+}
 
 const readingKey = (kind: Reading['kind'], { from, to }: { from: Id; to: Id }) => `${kind} ${from}>${to}`;
 

@@ -1,1 +1,2 @@
 export * from './derive-floor';
+export * from './misclosures';

@@ -7,6 +7,7 @@ import { lineAlong } from './openings';
 const ROLE: Record<WallFace['provenance'], Role> = {
   rough: 'dimension.rough',
   taped: 'dimension.taped',
+  scaled: 'dimension.scaled',
   'worked out': 'dimension.workedOut',
 };
 

@@ -16,6 +16,7 @@ export type Role =
   | 'window.glass'
   | 'dimension.rough'
   | 'dimension.taped'
+  | 'dimension.scaled'
   | 'dimension.workedOut'
   | 'dimension.tick'
   | 'room.name'

@@ -12,7 +12,7 @@ import { addCorner, moveCorner, removeCorner } from './move-corner';
 import { moveWall } from './move-wall';
 import { addOpening, changeOpening, flipOpening, removeOpening } from './openings';
 import { removeWall } from './remove-wall';
-import { loosenReading, tapeLength } from './tape-length';
+import { changeReading, loosenReading, pinCorners, takeReading, tapeLength } from './readings';
 import { requireName, requirePositive } from './require';
 import { colourRoom, nameRoom, placeLabel, setCeilingHeight } from './rooms';
 import { addSolid, changeSolid, removeSolid } from './solids';
@@ -55,6 +55,12 @@ function perform(draft: Draft, intent: Intent): Id | void {
       return drawBox(draft, intent);
     case 'tapeLength':
       return tapeLength(draft, intent);
+    case 'takeReading':
+      return takeReading(draft, intent);
+    case 'changeReading':
+      return changeReading(draft, intent);
+    case 'pin':
+      return pinCorners(draft, intent);
     case 'loosenReading':
       return loosenReading(draft, intent);
     case 'setThickness':

@@ -6,6 +6,7 @@ import { formatLength } from '../units';
 import { runOfReading } from '../walls';
 import { BESIDE, attachPath } from './attach';
 import type { Intent, TypedLength } from './intent';
+import { putReading } from './readings';
 import { settle } from './settle';
 
 /** A leg shorter than this is a slip of the finger, mm. */
@@ -104,19 +105,13 @@ function tapeLegs(
     if (!from || !to) return;
     const kind = points[i]!.bulge ? 'chord' : 'length';
     if (!runOfReading(networkOfFloor(draft, floor), { kind, from, to })) return;
-    draft.put('readings', {
-      id: draft.newId(),
+    const { value, text, unit } = typed;
+    putReading(
+      draft,
       floor,
-      kind,
-      face: 'inside',
-      from,
-      to,
-      value: typed.value,
-      text: typed.text,
-      unit: typed.unit,
-      instrument: 'tape',
-      time,
-    });
+      { kind, face: 'inside', from, to, via: [] },
+      { value, text, unit, instrument: 'tape', time },
+    );
     taped = true;
   });
   if (!taped) return;

@@ -1,5 +1,15 @@
 import type { Point, RingPoint } from '../geometry';
-import type { Id, JobDetails, OpeningKind, Reading, RoomColour, SolidKind, SolidShape } from '../plan/plan';
+import type {
+  Id,
+  Instrument,
+  JobDetails,
+  OpeningKind,
+  Reading,
+  RoomColour,
+  SolidKind,
+  SolidShape,
+  Value,
+} from '../plan/plan';
 
 /** The changes of an opening that can be typed or flipped. Distances from the inside corner at that end of the face. */
 export interface OpeningSize {
@@ -129,6 +139,8 @@ export type Intent =
       readonly value: number;
       readonly text: string;
       readonly unit: Reading['unit'];
+      /** A tape unless said. */
+      readonly instrument?: Instrument;
       /** The corner that moves; the other stays where it is. */
       readonly moves: 'from' | 'to';
       /** When it was read, ISO 8601. */
@@ -148,6 +160,21 @@ export type Intent =
     }
   | { readonly kind: 'setCeilingHeight'; readonly room: Id; readonly height: number; readonly scope: 'room' | 'all' }
   | { readonly kind: 'nameRoom'; readonly room: Id; readonly name: string }
+  | {
+      readonly kind: 'takeReading';
+      readonly floor: Id;
+      readonly place: Pick<Reading, 'kind' | 'face' | 'from' | 'to' | 'via'>;
+      readonly read: Value;
+      /** The corners that stay where they are. */
+      readonly stay: readonly Id[];
+    }
+  | {
+      readonly kind: 'changeReading';
+      readonly reading: Id;
+      readonly change: Partial<Pick<Reading, 'held' | 'spread' | 'note'>>;
+    }
+  /** These corners stay where they are whatever is read, or no longer. */
+  | { readonly kind: 'pin'; readonly floor: Id; readonly corners: readonly Id[]; readonly pinned: boolean }
   | {
       readonly kind: 'moveWall';
       readonly floor: Id;
@@ -186,6 +213,9 @@ const EDIT_NAMES: Record<Intent['kind'], string> = {
   setWallKind: 'kind of wall',
   keepFlush: 'keep flush',
   tapeLength: 'tape length',
+  takeReading: 'take reading',
+  changeReading: 'change reading',
+  pin: 'pin',
   loosenReading: 'loosen reading',
   setThickness: 'wall thickness',
   setCeilingHeight: 'ceiling height',

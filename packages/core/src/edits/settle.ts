@@ -2,15 +2,15 @@ import { distance } from '../geometry';
 import { requireFit } from '../openings';
 import { isPlanar } from '../plan/check';
 import { type Draft, Refusal } from '../plan/draft';
-import type { Id, Reading } from '../plan/plan';
-import { networkOfFloor, reconcileKinds, reconcileRooms } from '../rooms';
-import { type Adjustment, adjust } from '../trueup';
+import { type Id, type Reading, placeOfReading } from '../plan/plan';
+import { networkBefore, networkOfFloor, reconcileKinds, reconcileRooms } from '../rooms';
+import { type Adjustment, adjust, misclosuresOf, valueOnPlan } from '../trueup';
 import { formatLength } from '../units';
-import { dropLooseCorners, insideLength, planarise } from '../walls';
+import { type Network, dropLooseCorners, planarise } from '../walls';
 
 /** How far a taped length may drift before it counts as changed, mm. */
 const DRIFT = 0.5;
-/** A wall turned by more than this to satisfy a reading says that a reading is wrong: 3° in radians. */
+/** Walls turned by more than this to satisfy readings say that one of them is wrong: 3° in radians. */
 const MOST_TURN = (3 * Math.PI) / 180;
 /** A turn worth a word: 0.1° in radians. */
 const NOTED_TURN = (0.1 * Math.PI) / 180;
@@ -31,20 +31,24 @@ export interface Settling {
 export function settle(draft: Draft, floor: Id, how: Settling): void {
   if (how.changed) planarise(draft, floor, how.changed);
   reconcileKinds(draft, floor);
+  let fitted = how.adjust !== undefined;
   if (how.adjust) fitToReadings(draft, floor, how.adjust.stay);
-  else if (!how.keepRooms && driftedReading(draft, floor)) fitToReadings(draft, floor, []);
+  else if (!how.keepRooms && driftedReading(draft, floor)) {
+    fitToReadings(draft, floor, []);
+    fitted = true;
+  }
   if (how.changed || how.adjust) reconcileRooms(draft, floor);
   dropLooseCorners(draft, floor);
   if (how.keepRooms) {
     requireRooms(draft);
     requireReadings(draft);
   }
-  requireSound(draft, floor);
+  requireSound(draft, floor, fitted);
 }
 
-function requireSound(draft: Draft, floor: Id): void {
-  const drifted = driftedReading(draft, floor);
-  if (drifted) throw standsInTheWay(draft, drifted);
+function requireSound(draft: Draft, floor: Id, fitted: boolean): void {
+  const moved = fitted ? null : driftedReading(draft, floor);
+  if (moved) throw standsInTheWay(draft, moved);
   const network = networkOfFloor(draft, floor);
   for (const { x, y } of network.corners.values()) {
     if (!(Math.abs(x) <= 1e7 && Math.abs(y) <= 1e7))
@@ -60,18 +64,22 @@ function requireSound(draft: Draft, floor: Id): void {
   );
 }
 
-/** A reading whose wall is no longer as long as it was taped; null when all hold. */
+/** A reading whose place on the plan was changed by the edit, away from what was read; null when none was. */
 function driftedReading(draft: Draft, floor: Id): Reading | null {
   const readings = draft.on('readings', floor);
   if (readings.length === 0) return null;
   const network = networkOfFloor(draft, floor);
-  return (
-    readings.find(
-      (reading) =>
-        Math.abs((insideLength(network, reading.from, reading.to, reading.kind) ?? reading.value) - reading.value) >
-        DRIFT,
-    ) ?? null
-  );
+  return readings.find((reading) => drifted(draft, network, reading)) ?? null;
+}
+
+function drifted(draft: Draft, network: Network, reading: Reading): boolean {
+  const now = valueOnPlan(network, reading);
+  if (now === null) return false;
+  const off = Math.abs(now - reading.value);
+  if (off <= DRIFT) return false;
+  const was = draft.before.readings[reading.id];
+  const before = was && valueOnPlan(networkBefore(draft, reading.floor), was);
+  return before === null || before === undefined || Math.abs(now - before) > DRIFT;
 }
 
 const standsInTheWay = (draft: Draft, reading: Reading) =>
@@ -81,12 +89,9 @@ const standsInTheWay = (draft: Draft, reading: Reading) =>
 
 /** No reading may have gone; one that was taped again counts as there. */
 function requireReadings(draft: Draft): void {
-  const there = new Set(
-    Object.values(draft.readings).map((reading) => `${reading.kind} ${reading.from}>${reading.to}`),
-  );
+  const there = new Set(Object.values(draft.readings).map((reading) => placeOfReading(reading)));
   for (const reading of Object.values(draft.before.readings)) {
-    if (!(reading.id in draft.readings) && !there.has(`${reading.kind} ${reading.from}>${reading.to}`))
-      throw standsInTheWay(draft, reading);
+    if (!(reading.id in draft.readings) && !there.has(placeOfReading(reading))) throw standsInTheWay(draft, reading);
   }
 }
 
@@ -105,35 +110,41 @@ function requireRooms(draft: Draft): void {
   }
 }
 
+/** Rounds in which a reading that is far off may be set aside before the fit is given up. */
+const MOST_ASIDE = 4;
+
+/**
+ * Fits the floor to its readings. One that is so far off that walls would have to leave their directions is kept and said, but set
+ * aside: the plan is not bent out of shape by a slip.
+ */
 function fitToReadings(draft: Draft, floor: Id, stay: readonly Id[]): void {
   const walls = draft.on('walls', floor);
-  const readings = draft.on('readings', floor);
-  const { corners, report } = adjust({ corners: draft.corners, walls, readings }, stay);
-  refuseContradiction(draft, report);
-  for (const id of Object.keys(corners)) {
-    if (corners[id] !== draft.corners[id]) draft.moveCorner(id, corners[id]!);
+  let readings: readonly Reading[] = [...draft.on('readings', floor)];
+  let fitted = adjust({ corners: draft.corners, walls, readings }, stay);
+  for (let round = 0; round < MOST_ASIDE && isBent(fitted); round += 1) {
+    const [worst] = misclosuresOf(networkOfFloor(draft, floor), readings);
+    if (!worst?.again) break;
+    const aside = latest(worst.suspects.map(({ reading }) => reading));
+    readings = readings.filter((reading) => reading !== aside);
+    fitted = adjust({ corners: draft.corners, walls, readings }, stay);
   }
+  for (const [id, corner] of Object.entries(fitted.corners)) {
+    if (corner !== draft.corners[id]) draft.moveCorner(id, corner);
+  }
+  saySquare(draft, fitted.report);
 }
 
-function refuseContradiction(draft: Draft, report: Adjustment['report']): void {
-  const say = (mm: number) => formatLength(Math.abs(mm), draft.job.units);
-  const missed = report.missed[0];
-  if (missed && Math.abs(missed.by) > DRIFT * 2) {
-    throw new Refusal(
-      `The taped lengths don't agree: they miss by ${say(missed.by)}. Measure again, or loosen one of them.`,
-    );
-  }
+const isBent = ({ report }: Adjustment): boolean => Math.abs(report.turned[0]?.by ?? 0) > MOST_TURN;
+
+const latest = (readings: readonly Reading[]): Reading =>
+  readings.reduce((last, reading) => (reading.time > last.time ? reading : last));
+
+/** Opposite walls that differ a little make a room that is not quite square; said once, when it comes about. */
+function saySquare(draft: Draft, report: Adjustment['report']): void {
   const turned = report.turned[0];
-  if (!turned) return;
+  if (!turned || Math.abs(turned.by) < NOTED_TURN) return;
   const a = draft.corners[turned.wall.start]!;
   const b = draft.corners[turned.wall.end]!;
-  const misses = say(Math.sin(Math.abs(turned.by)) * distance(a, b));
-  if (Math.abs(turned.by) > MOST_TURN) {
-    throw new Refusal(
-      `This does not agree with what is taped opposite: it misses by about ${misses}. Measure again, or loosen the other length.`,
-    );
-  }
-  if (Math.abs(turned.by) > NOTED_TURN) {
-    draft.notes.push(`Opposite walls differ by ${misses}, so the room is not quite square. Both lengths hold.`);
-  }
+  const misses = formatLength(Math.sin(Math.abs(turned.by)) * distance(a, b), draft.job.units);
+  draft.notes.push(`The room is not quite square: a wall is out by ${misses}.`);
 }

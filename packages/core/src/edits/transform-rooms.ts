@@ -1,6 +1,6 @@
 import { type Point, turned } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
-import type { Id, Opening, Reading, Wall, WallSide } from '../plan/plan';
+import { type Id, type Opening, type Reading, type Wall, type WallSide, cornersOfReading } from '../plan/plan';
 import { floorAt, floorsOf, networkBefore } from '../rooms';
 import type { Network } from '../walls';
 import { newRoom } from './draw-path';
@@ -102,9 +102,18 @@ const mirrored = (opening: Opening): Opening => ({
 
 function moveReadings(draft: Draft, floor: Id, corners: ReadonlyMap<Id, Id>, copy: boolean, mirror: boolean): void {
   for (const reading of draft.on('readings', floor)) {
+    if (cornersOfReading(reading).some((id) => !corners.has(id))) continue;
+    // mirrored, the corner that followed is the one before: which that is cannot be told from the reading
+    if (mirror && (reading.kind === 'diagonal' || reading.kind === 'angle')) {
+      if (!copy) draft.drop('readings', reading.id);
+      continue;
+    }
     const [from, to] = [corners.get(reading.from), corners.get(reading.to)];
     if (from === undefined || to === undefined) continue;
-    const along: Reading = { ...reading, ...(mirror ? { from: to, to: from } : { from, to }) };
+    const via = reading.via.map((id) => corners.get(id)!);
+    const along: Reading = mirror
+      ? { ...reading, from: to, to: from, via: via.reverse() }
+      : { ...reading, from, to, via };
     const stays = copy || from !== reading.from || to !== reading.to;
     draft.put('readings', stays ? { ...along, id: draft.newId() } : along);
   }

@@ -1,6 +1,6 @@
 import { type DerivedFloor, deriveFloor } from '../derived';
 import { type Box, boxAround, ringsBox } from '../geometry';
-import type { Collection, Id, Plan, Reading, Wall } from '../plan/plan';
+import { type Collection, type Id, type Plan, type Reading, type Wall, cornersOfReading } from '../plan/plan';
 import { wallCourse } from '../plan/wall-course';
 import { type Network, runOfReading } from '../walls';
 
@@ -56,7 +56,7 @@ function cutOut(derived: DerivedFloor, moving: readonly Id[], margin: number): E
   const bodies = [...walls].map((id) => bodyBox(plan, plan.walls[id]!));
   const readings = Object.values(plan.readings).filter((reading) => reading.floor === floor);
   const told = readings.filter((reading) => touches(network, reading, walls));
-  if (told.some((reading) => !runOfReading(network, reading)!.every((half) => taken.has(half.wall.id)))) return null;
+  if (told.some((reading) => !wallsRead(network, reading).every((id) => taken.has(id)))) return null;
   const there = new Set(rooms.map(({ room }) => room.id));
   const inside = derived.rooms.filter(({ room, outline }) => there.has(room.id) || lies(outline.runs, taken));
   return {
@@ -89,7 +89,14 @@ const lies = (runs: DerivedFloor['rooms'][number]['outline']['runs'], taken: Rea
   runs.every((run) => run.halves.every((half) => taken.has(half.wall.id)));
 
 const touches = (network: Network, reading: Reading, walls: ReadonlySet<Id>): boolean =>
-  runOfReading(network, reading)?.some((half) => walls.has(half.wall.id)) ?? false;
+  wallsRead(network, reading).some((id) => walls.has(id));
+
+/** The walls a reading depends on: those it was taken along, and those at its corners. */
+function wallsRead(network: Network, reading: Reading): Id[] {
+  const ends = cornersOfReading(reading).flatMap((id) => network.stars.get(id)?.around ?? []);
+  const run = (reading.kind === 'length' || reading.kind === 'chord') && runOfReading(network, reading);
+  return [...(run || []), ...(run ? [] : ends)].map((half) => half.wall.id);
+}
 
 function endsOf(plan: Plan, walls: Iterable<Id>): Set<Id> {
   const ends = new Set<Id>();

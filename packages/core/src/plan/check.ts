@@ -1,6 +1,6 @@
 import Flatbush from 'flatbush';
 import { crossingsOf, distance, distanceToCourse } from '../geometry';
-import type { Id, Plan, Wall } from './plan';
+import { type Id, type Plan, type Wall, cornersOfReading } from './plan';
 import { wallCourse } from './wall-course';
 
 /** Half the weld distance: what the graph may be off by after welding. */
@@ -36,7 +36,7 @@ export function problemsOf(plan: Plan): string[] {
     if (!plan.floors[room.floor]) problems.push(`A room is on no floor.`);
   }
   for (const reading of Object.values(plan.readings)) {
-    if (!plan.corners[reading.from] || !plan.corners[reading.to]) problems.push(`A reading has lost its wall.`);
+    if (!cornersOfReading(reading).every((id) => plan.corners[id])) problems.push(`A reading has lost its wall.`);
   }
   if (problems.length > 0) return problems;
   for (const floor of Object.keys(plan.floors)) {

@@ -21,6 +21,19 @@ const STEPS: Record<number, (plan: Loose) => Loose> = {
     rooms: each(plan['rooms'], (room) => ({ label: null, colour: null, ...room })),
     solids: {},
   }),
+  // readings of more kinds, by other instruments, with what was read before
+  2: (plan) => ({
+    ...plan,
+    schema: 3,
+    readings: each(plan['readings'], (reading) => ({
+      via: [],
+      note: '',
+      held: false,
+      spread: false,
+      history: [],
+      ...reading,
+    })),
+  }),
 };
 
 function withPartyThickness(job: unknown): unknown {

@@ -2,7 +2,7 @@
  * The plan: the document of a job. Plain data, normalised, in millimetres; whatever can be worked out
  * from it (rooms' outlines, areas, drawings) is not in it.
  */
-export const SCHEMA_VERSION = 2;
+export const SCHEMA_VERSION = 3;
 
 export type Id = string;
 export type Units = 'metric' | 'imperial';
@@ -34,6 +34,8 @@ export interface Corner {
   readonly floor: Id;
   readonly x: number;
   readonly y: number;
+  /** It stays where it is whatever is read. */
+  readonly pinned?: boolean;
 }
 
 export type WallSide = 'left' | 'right';
@@ -129,24 +131,49 @@ export interface Room {
   readonly colour: RoomColour | null;
 }
 
-/**
- * A length read on site: the inside face from one corner to another, with the room at the right hand, so
- * that someone in the room sees `from` at the left end of the wall. `chord`: straight across a curved wall.
- */
-export interface Reading {
-  readonly id: Id;
-  readonly floor: Id;
-  readonly kind: 'length' | 'chord';
-  readonly face: 'inside';
-  readonly from: Id;
-  readonly to: Id;
-  /** mm */
+export const INSTRUMENTS = ['tape', 'laser', 'scaled', 'guess'] as const;
+/** What a reading was taken with: a tape, a laser meter, a drawing of known scale, or the eye. */
+export type Instrument = (typeof INSTRUMENTS)[number];
+export type ReadingUnit = 'm' | 'cm' | 'mm' | 'ft' | 'in' | 'deg';
+
+/** What was read, and how. */
+export interface Value {
+  /** mm; an angle in degrees */
   readonly value: number;
   readonly text: string;
-  readonly unit: 'm' | 'cm' | 'mm' | 'ft' | 'in';
-  readonly instrument: 'tape';
+  readonly unit: ReadingUnit;
+  readonly instrument: Instrument;
   /** When it was read, ISO 8601. */
   readonly time: string;
+}
+
+export const READING_KINDS = ['length', 'chord', 'diagonal', 'between', 'angle'] as const;
+/**
+ * What was measured, as someone in the room sees it (the room at the right hand from `from` to `to`):
+ * - `length`: along a wall, from one corner to another; `chord`: straight across a curved wall.
+ * - `diagonal`: from one inside corner to any other; `via` are the corners that follow each on the outline of its room.
+ * - `between`: square across, from the face `from`–`to` to the face between the corners in `via`.
+ * - `angle`: inside, at the corner `from`, of which `to` is the corner that follows.
+ */
+export type ReadingKind = (typeof READING_KINDS)[number];
+
+/** Something read on site: an observation that the plan is fitted to. */
+export interface Reading extends Value {
+  readonly id: Id;
+  readonly floor: Id;
+  readonly kind: ReadingKind;
+  /** Where along a wall it was taken: on its inner face, on its outer face, or along its middle, as some drawings give it. */
+  readonly face: 'inside' | 'outside' | 'centre';
+  readonly from: Id;
+  readonly to: Id;
+  readonly via: readonly Id[];
+  readonly note: string;
+  /** It counts as certain: where others contradict it, they give way. */
+  readonly held: boolean;
+  /** What contradicts it was seen and is to be spread: it is not said again. */
+  readonly spread: boolean;
+  /** What was read here before, the last first. */
+  readonly history: readonly Value[];
 }
 
 export type Collection<T> = Readonly<Record<Id, T>>;
@@ -166,6 +193,25 @@ export interface Plan {
 /** The parts of a plan that hold entities by id. */
 export const COLLECTIONS = ['floors', 'corners', 'walls', 'openings', 'solids', 'rooms', 'readings'] as const;
 export type CollectionName = (typeof COLLECTIONS)[number];
+
+/** All corners a reading names. */
+export const cornersOfReading = ({ from, to, via }: Reading): readonly Id[] => [from, to, ...via];
+
+/** The reading with other corners in the place of some of its own; itself when none of them is. */
+export function withCorners(reading: Reading, other: (corner: Id) => Id): Reading {
+  const [from, to, ...via] = cornersOfReading(reading).map(other) as [Id, Id, ...Id[]];
+  const same = from === reading.from && to === reading.to && via.every((id, i) => id === reading.via[i]);
+  return same ? reading : { ...reading, from, to, via };
+}
+
+/** Where a reading was taken: two readings of one place are one measured again. */
+export const placeOfReading = ({
+  kind,
+  face,
+  from,
+  to,
+  via,
+}: Pick<Reading, 'kind' | 'face' | 'from' | 'to' | 'via'>): string => `${kind} ${face} ${from}>${to} ${via.join('>')}`;
 
 export const thicknessOf = (wall: Wall): number => wall.left + wall.right;
 export const ceilingHeightOf = (plan: Plan, room: Room): number => room.ceilingHeight ?? plan.job.usual.ceilingHeight;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { problemsOf } from './check';
 import { migrated } from './migrations';
-import { type Plan, ROOM_COLOURS, SCHEMA_VERSION } from './plan';
+import { INSTRUMENTS, type Plan, READING_KINDS, ROOM_COLOURS, SCHEMA_VERSION } from './plan';
 
 /** Longest name or address that is kept; more than this is a paste gone wrong. */
 export const LONGEST_NAME = 120;
@@ -18,6 +18,14 @@ export const MOST_BULGE = 1.2;
 const coordinate = z.number().min(-1e7).max(1e7);
 const name = (what: string) => z.string().max(LONGEST_NAME, `${what} can have ${LONGEST_NAME} characters at most.`);
 const collection = <T extends z.ZodType>(entity: T) => z.record(id, entity);
+
+const valueRead = {
+  value: millimetres.positive(),
+  text: z.string().max(64),
+  unit: z.enum(['m', 'cm', 'mm', 'ft', 'in', 'deg']),
+  instrument: z.enum(INSTRUMENTS),
+  time: z.string().max(40),
+};
 
 export const jobDetailsSchema = z.object({
   name: name('A name').trim().min(1, 'Give the job a name.'),
@@ -37,7 +45,7 @@ export const planSchema = z
     schema: z.literal(SCHEMA_VERSION),
     job: jobDetailsSchema,
     floors: collection(z.object({ id, name: name('A floor name'), level: z.int() })),
-    corners: collection(z.object({ id, floor: id, x: coordinate, y: coordinate })),
+    corners: collection(z.object({ id, floor: id, x: coordinate, y: coordinate, pinned: z.boolean().optional() })),
     walls: collection(
       z.object({
         id,
@@ -101,15 +109,16 @@ export const planSchema = z
       z.object({
         id,
         floor: id,
-        kind: z.enum(['length', 'chord']),
-        face: z.literal('inside'),
+        kind: z.enum(READING_KINDS),
+        face: z.enum(['inside', 'outside', 'centre']),
         from: id,
         to: id,
-        value: millimetres.positive(),
-        text: z.string().max(64),
-        unit: z.enum(['m', 'cm', 'mm', 'ft', 'in']),
-        instrument: z.literal('tape'),
-        time: z.string().max(40),
+        via: z.array(id).max(2).readonly(),
+        ...valueRead,
+        note: z.string().max(500),
+        held: z.boolean(),
+        spread: z.boolean(),
+        history: z.array(z.object(valueRead)).max(100).readonly(),
       }),
     ),
   })

@@ -1,2 +1,8 @@
 export * from './adjust';
-export * from './provenance';
+export * from './deviations';
+export * from './misclosure';
+export { computedOf, observationsOf, readingOf, valueOnPlan } from './observations';
+export * from './slips';
+export * from './survey';
+export { Unknowns } from './unknowns';
+export * from './what-next';

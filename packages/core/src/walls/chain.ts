@@ -1,5 +1,5 @@
 import { type Course, type Point, alongOf, direction, dot, distance, headsOn, sameCourse } from '../geometry';
-import type { Id, Reading, Wall } from '../plan/plan';
+import { type Id, type Reading, type Wall, cornersOfReading } from '../plan/plan';
 import { type HalfWall, type Network, faceEnd, faceStart } from './network';
 
 /** Walls that turn by less than this from one to the next go straight on: sin 1.5°. */
@@ -73,6 +73,21 @@ function acrossBump(network: Network, from: Id, to: Id): HalfWall[] | null {
   if (!first || !back) return null;
   const last = network.half(back.wall.id, !back.forward);
   return sameCourse(first.course, last.course, IN_LINE) ? [first, last] : null;
+}
+
+/** Is what a reading was taken from still there? */
+export function isStillThere(network: Network, reading: Reading): boolean {
+  switch (reading.kind) {
+    case 'length':
+    case 'chord':
+      return runOfReading(network, reading) !== null;
+    case 'between':
+      return [reading, { from: reading.via[0]!, to: reading.via[1]! }].every(({ from, to }) =>
+        runOfReading(network, { kind: 'length', from, to }),
+      );
+    default:
+      return cornersOfReading(reading).every((id) => network.corners.has(id));
+  }
 }
 
 /** The run of walls a reading was taken along: a straight one (perhaps with a bump in it), or an arc that was measured across. */

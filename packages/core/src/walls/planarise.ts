@@ -9,10 +9,10 @@ import {
   stretchAt,
 } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
-import type { Corner, Id, Opening, Solid, Wall, WallSide } from '../plan/plan';
+import { type Corner, type Id, type Opening, type Solid, type Wall, type WallSide, withCorners } from '../plan/plan';
 import { wallCourse } from '../plan/wall-course';
 import { networkOf } from './network';
-import { runOfReading, wallInsets } from './chain';
+import { isStillThere, wallInsets } from './chain';
 
 /** Corners closer than this are one corner, and a corner this close to a wall stands on it, mm. */
 export const WELD = 1;
@@ -142,12 +142,8 @@ function weld(draft: Draft, one: Id, two: Id, queue: Set<Id>): void {
     queue.add(wall.id);
   }
   for (const reading of Object.values(draft.readings)) {
-    if (reading.from !== gone && reading.to !== gone) continue;
-    draft.put('readings', {
-      ...reading,
-      from: reading.from === gone ? kept : reading.from,
-      to: reading.to === gone ? kept : reading.to,
-    });
+    const renamed = withCorners(reading, (id) => (id === gone ? kept : id));
+    if (renamed !== reading) draft.put('readings', renamed);
   }
   draft.drop('corners', gone);
 }
@@ -280,6 +276,6 @@ export function dropLooseCorners(draft: Draft, floor: Id): void {
   for (const corner of draft.on('corners', floor))
     if (!network.corners.has(corner.id)) draft.drop('corners', corner.id);
   for (const reading of draft.on('readings', floor)) {
-    if (!runOfReading(network, reading)) draft.drop('readings', reading.id);
+    if (!isStillThere(network, reading)) draft.drop('readings', reading.id);
   }
 }

@@ -1,0 +1,101 @@
+import { type Draft, Refusal } from '../plan/draft';
+import { type Reading, type ReadingKind, type Value, placeOfReading } from '../plan/plan';
+import { networkOfFloor } from '../rooms';
+import { computedOf } from '../trueup';
+import type { Intent } from './intent';
+import { requireName, requirePositive } from './require';
+import { settle } from './settle';
+
+const WORDS: Record<ReadingKind, string> = {
+  length: 'A length',
+  chord: 'A length',
+  diagonal: 'A diagonal',
+  between: 'A distance',
+  angle: 'An angle',
+};
+
+/** A reading taken on site goes into the plan, and the floor is fitted to it. What was read there before stays as its history. */
+export function takeReading(
+  draft: Draft,
+  { floor, place, read, stay }: Extract<Intent, { kind: 'takeReading' }>,
+): void {
+  if (place.kind === 'angle') requireAngle(read.value);
+  else requirePositive(read.value, WORDS[place.kind]);
+  if (!computedOf(networkOfFloor(draft, floor), place)) throw new Refusal('That wall is no longer there.');
+  putReading(draft, floor, place, read);
+  settle(draft, floor, { adjust: { stay }, keepRooms: true });
+}
+
+/** Puts a reading into the plan without fitting anything. */
+export function putReading(
+  draft: Draft,
+  floor: string,
+  place: Pick<Reading, 'kind' | 'face' | 'from' | 'to' | 'via'>,
+  read: Value,
+): void {
+  const key = placeOfReading(place);
+  const before = draft.on('readings', floor).find((reading) => placeOfReading(reading) === key);
+  const { value, text, unit, instrument, time } = read;
+  const earlier = before && {
+    value: before.value,
+    text: before.text,
+    unit: before.unit,
+    instrument: before.instrument,
+    time: before.time,
+  };
+  draft.put('readings', {
+    id: before?.id ?? draft.newId(),
+    floor,
+    ...place,
+    value,
+    text,
+    unit,
+    instrument,
+    time,
+    note: before?.note ?? '',
+    held: false,
+    spread: false,
+    history: earlier ? [earlier, ...before.history].slice(0, MOST_HISTORY) : [],
+  });
+}
+
+const MOST_HISTORY = 50;
+
+function requireAngle(degrees: number): void {
+  if (!(degrees > 5 && degrees < 355)) throw new Refusal('An inside angle is between 5 and 355 degrees.');
+}
+
+/** A length read along a wall. */
+export function tapeLength(draft: Draft, intent: Extract<Intent, { kind: 'tapeLength' }>): void {
+  const { floor, from, to, value, text, unit, time, across = false, instrument = 'tape' } = intent;
+  takeReading(draft, {
+    kind: 'takeReading',
+    floor,
+    place: { kind: across ? 'chord' : 'length', face: 'inside', from, to, via: [] },
+    read: { value, text, unit, instrument, time },
+    stay: [intent.moves === 'to' ? from : to],
+  });
+}
+
+export function loosenReading(draft: Draft, { reading }: Extract<Intent, { kind: 'loosenReading' }>): void {
+  draft.drop('readings', reading);
+}
+
+/** A reading is held for certain, or what contradicts it is spread, or a note is put to it; the floor is fitted anew. */
+export function changeReading(draft: Draft, { reading: id, change }: Extract<Intent, { kind: 'changeReading' }>): void {
+  const reading = draft.readings[id];
+  if (!reading) throw new Refusal('That reading is no longer there.');
+  const note = change.note === undefined ? reading.note : requireName(change.note);
+  draft.put('readings', { ...reading, ...change, note });
+  if (change.held !== undefined) settle(draft, reading.floor, { adjust: { stay: [reading.from] }, keepRooms: true });
+}
+
+/** Corners are pinned where they are, or let go. */
+export function pinCorners(draft: Draft, { corners, pinned }: Extract<Intent, { kind: 'pin' }>): void {
+  for (const id of corners) {
+    const corner = draft.corners[id];
+    if (!corner) throw new Refusal('That corner is no longer there.');
+    const { pinned: was, ...free } = corner;
+    if (Boolean(was) !== pinned) draft.put('corners', pinned ? { ...corner, pinned } : free);
+  }
+}

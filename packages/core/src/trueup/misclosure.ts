@@ -1,0 +1,132 @@
+import { type Point, direction } from '../geometry';
+import { type Id, type Reading } from '../plan/plan';
+import { type Network, componentsOf } from '../walls';
+import { minimise } from './adjust';
+import { DEVIATION, MISCLOSURE } from './deviations';
+import { dotRow } from './normal-equations';
+import { held, observationsOf, rowOf } from './observations';
+import { type Slip, slipOf } from './slips';
+import { Unknowns } from './unknowns';
+
+/** A reading that may be to blame. */
+export interface Suspect {
+  readonly reading: Reading;
+  /** What would agree with the others, mm, of an angle degrees. */
+  readonly fits: number;
+  /** The slip that would explain it. */
+  readonly slip: Slip | null;
+}
+
+/** Readings that contradict each other. */
+export interface Misclosure {
+  /** By how much, mm (of an angle degrees), never negative. */
+  readonly by: number;
+  /** Which way on the sheet; null for an angle. */
+  readonly along: Point | null;
+  /** The most likely first. Several where the readings cannot tell them apart. */
+  readonly suspects: readonly [Suspect, ...Suspect[]];
+  /** So much that it should be measured again. */
+  readonly again: boolean;
+}
+
+/** Suspects whose standardised residuals differ by less than this share cannot be told apart. */
+const TIED = 0.005;
+/** A reading hardly controlled by others cannot be judged. */
+const LEAST_CONTROL = 0.02;
+/** Silent up to so much for an angle, degrees (common practice, no source). */
+const SILENT_ANGLE = 0.5;
+/** More than so many contradictions at once are one muddle. */
+const MOST = 6;
+
+/**
+ * Where readings contradict each other, as if corners that look square were. The reading with the largest
+ * standardised residual w = v/(σ√r) is the most likely to blame (data snooping; Baarda 1968, from memory); without it the others
+ * say what it should have been, its value less v/r. It is then set aside and the rest looked at again, for `most` contradictions.
+ */
+export function misclosuresOf(network: Network, readings: readonly Reading[], most = MOST): Misclosure[] {
+  const component = componentsOf(network);
+  const parts = new Map<number, Reading[]>();
+  for (const reading of readings) {
+    const at = component.get(reading.from);
+    if (at === undefined) continue;
+    if (!parts.has(at)) parts.set(at, []);
+    parts.get(at)!.push(reading);
+  }
+  return [...parts].flatMap(([at, own]) => {
+    if (own.length < 2) return [];
+    const ids = [...network.corners.keys()].filter((id) => component.get(id) === at);
+    return inPart(network, own, ids, most);
+  });
+}
+
+function inPart(network: Network, readings: readonly Reading[], ids: readonly Id[], most: number): Misclosure[] {
+  const found: Misclosure[] = [];
+  let left = readings;
+  while (found.length < most) {
+    const judged = judge(network, left, ids);
+    const worst = judged[0];
+    if (!worst) break;
+    const tied = judged.filter(({ w, control }) => Math.abs(w) >= (1 - TIED) * Math.abs(worst.w) && control < 0.98);
+    const those = tied.length > 0 ? tied : [worst];
+    if (!those.some(({ reading }) => reading.spread)) found.push(misclosure(network, those));
+    left = left.filter((reading) => reading !== worst.reading);
+  }
+  return found;
+}
+
+interface Judged {
+  readonly reading: Reading;
+  readonly w: number;
+  readonly control: number;
+  /** Too large by, mm or radians. */
+  readonly off: number;
+  readonly deviation: number;
+}
+
+/** The readings that are further off than is silent, most suspect first. */
+function judge(network: Network, readings: readonly Reading[], ids: readonly Id[]): Judged[] {
+  const own = new Set(ids);
+  const unknowns = new Unknowns(ids);
+  const observations = [
+    ...observationsOf(network, readings, { square: DEVIATION.closing }).filter(({ corners }) => own.has(corners[0]!)),
+    ...held(network.corners.get(ids[0]!)!),
+  ];
+  const from = unknowns.vector((id) => network.corners.get(id)!);
+  const { x, normal } = minimise(observations, unknowns, from);
+  const all = observations.flatMap((observation): Judged[] => {
+    const { reading, deviation } = observation;
+    if (!reading) return [];
+    const row = rowOf(observation, unknowns, x);
+    const control = 1 - dotRow(row, normal.spread(row)) / deviation ** 2;
+    if (control < LEAST_CONTROL) return [];
+    return [
+      { reading, deviation, control, w: row.misfit / (deviation * Math.sqrt(control)), off: row.misfit / control },
+    ];
+  });
+  return all.filter(isHeard).sort((a, b) => Math.abs(b.w) - Math.abs(a.w));
+}
+
+const isHeard = ({ reading, off, w }: Judged): boolean =>
+  Math.abs(w) > 1 &&
+  (reading.kind === 'angle'
+    ? Math.abs(off) > (SILENT_ANGLE * Math.PI) / 180
+    : Math.abs(off) >= MISCLOSURE.silent - 1e-6);
+
+function misclosure(network: Network, judged: readonly Judged[]): Misclosure {
+  const suspects = judged.map(({ reading, off, deviation, control }): Suspect => {
+    const angle = reading.kind === 'angle';
+    const fits = reading.value - (angle ? (off * 180) / Math.PI : off);
+    return { reading, fits, slip: angle ? null : slipOf(reading, fits, deviation / Math.sqrt(control)) };
+  }) as [Suspect, ...Suspect[]];
+  // a slip that explains it is the likeliest of those that cannot be told apart
+  suspects.sort((a, b) => Number(b.slip !== null) - Number(a.slip !== null));
+  const { reading, fits } = suspects[0];
+  const angle = reading.kind === 'angle';
+  const by = Math.abs(reading.value - fits);
+  return {
+    by,
+    suspects,
+    again: angle ? by > 4 * SILENT_ANGLE : by > MISCLOSURE.again,
+    along: angle ? null : direction(network.corners.get(reading.from)!, network.corners.get(reading.to)!),
+  };
+}
