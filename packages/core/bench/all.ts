@@ -1,6 +1,7 @@
 import Coordinate from 'jsts/org/locationtech/jts/geom/Coordinate.js';
 import GeometryFactory from 'jsts/org/locationtech/jts/geom/GeometryFactory.js';
 import Polygonizer from 'jsts/org/locationtech/jts/operation/polygonize/Polygonizer.js';
+import { adjustments } from './adjustment';
 import { type Plan, type Wall, applyEdit, deriveFloor, drawFloor, facesOf, networkOf, newPlan } from '../src';
 
 /** Milliseconds of `runs` runs, sorted. The first runs warm up and do not count. */
@@ -130,3 +131,4 @@ console.log(
   ].join('\n'),
 );
 console.log(['', '## One step of dragging a wall', '', ...dragStep()].join('\n'));
+console.log(['', '## Truing up', '', ...adjustments()].join('\n'));

@@ -1,4 +1,4 @@
-import { faceByKey, misclosuresOn } from '../src';
+import { diagonalsOf, faceByKey, likelier, misclosureInWords, misclosuresOn, slipOf, whatNext } from '../src';
 import { House, tapeIntent } from './house';
 
 const box = () => {
@@ -179,5 +179,98 @@ describe('what was taped stays', () => {
     expect(house.face(hall, 'right')).toMatchObject({ provenance: 'taped' });
     expect(house.face(hall, 'right').length).toBeCloseTo(3100, 3);
     expect(faceByKey(house.floor, house.face(hall, 'top').key)?.length).toBeCloseTo(4200, 3);
+  });
+});
+
+describe('what stays', () => {
+  test('a pinned corner does not move whatever is read, and can be let go; pins make nothing more certain', () => {
+    const { house, hall } = box();
+    const [top] = [house.face(hall, 'top')];
+    house.do({ kind: 'pin', floor: 'ground', corners: [top.to], pinned: true });
+    const before = house.plan.corners[top.to]!;
+    // the right end was told to move; being pinned it stays, and the left one goes
+    house.tape(top, 4500, 'to');
+    expect(house.plan.corners[top.to]!.x).toBeCloseTo(before.x, 1);
+    expect(house.plan.corners[top.from]!.x).toBeCloseTo(-500, 0);
+    expect(house.face(hall, 'left').provenance).toBe('rough');
+    house.do({ kind: 'pin', floor: 'ground', corners: [top.to], pinned: false });
+    expect(house.plan.corners[top.to]!.pinned).toBeUndefined();
+  });
+
+  test('a reading that is held gives way to nothing: the others take what is missing', () => {
+    const { house, hall } = box();
+    house.tape(house.face(hall, 'top'), 4000);
+    house.tape(house.face(hall, 'right'), 3000);
+    house.tape(house.face(hall, 'bottom'), 4016);
+    const [top] = house.floor.readings.filter(({ value }) => value === 4000);
+    house.do({ kind: 'changeReading', reading: top!.id, change: { held: true } });
+    expect(house.face(hall, 'top').length).toBeCloseTo(4000, 1);
+    expect(misclosuresOn(house.floor)[0]!.suspects.map(({ reading }) => reading.value)).toEqual([4016]);
+  });
+
+  test('what was seen and spread is not said again; measured again it is', () => {
+    const { house, hall } = box();
+    house.tape(house.face(hall, 'top'), 4000);
+    house.tape(house.face(hall, 'right'), 3000);
+    house.tape(house.face(hall, 'bottom'), 4016);
+    const [misses] = misclosuresOn(house.floor);
+    house.do({ kind: 'changeReading', reading: misses!.suspects[0].reading.id, change: { spread: true } });
+    expect(misclosuresOn(house.floor)).toEqual([]);
+    house.tape(house.face(hall, 'bottom'), 4030);
+    house.tape(house.face(hall, 'top'), 4001);
+    expect(misclosuresOn(house.floor)).toHaveLength(1);
+  });
+});
+
+describe('slips', () => {
+  const kinds: [number, string, number, string | null][] = [
+    [3240, '3.24', 3421, 'digits swapped'],
+    [3420, '34.20', 342, 'ten times'],
+    [342, '0.342', 3418, 'a tenth'],
+    [1340, '134', 3404, 'inches for centimetres'],
+    [3320, '3.32', 3421, 'misread'],
+    [3420, '3.42', 3386, null],
+  ];
+  test.each(kinds)('%d mm, typed %s, where %d would fit: %s', (value, text, fits, kind) => {
+    expect(slipOf({ value, text }, fits, 3)?.kind ?? null).toBe(kind);
+  });
+
+  test('an unlikely size asks for the likely one', () => {
+    expect(likelier(12_000, 'window')).toBe(1200);
+    expect(likelier(42_000, 'wall')).toBe(4200);
+    expect(likelier(42, 'wall')).toBe(420);
+    expect(likelier(2.5, 'ceiling')).toBe(2500);
+    expect(likelier(4200, 'wall')).toBeNull();
+  });
+
+  test('contradictions are said as a colleague would', () => {
+    const { house, hall } = box();
+    house.tape(house.face(hall, 'top'), 4000);
+    house.tape(house.face(hall, 'right'), 3000);
+    house.tape(house.face(hall, 'bottom'), 4012);
+    expect(misclosureInWords(misclosuresOn(house.floor)[0]!, 'metric')).toMatch(
+      /^Misses by 12 mm left to right\. Either this wall, 4\.\S+ m: 4\.\S+ m would fit\. Or 4\.\S+ m, where 4\.\S+ m would fit: a diagonal would tell\.$/,
+    );
+  });
+});
+
+describe('what next', () => {
+  test('first a wall that is still rough, then a diagonal, then nothing more', () => {
+    const { house, hall } = box();
+    const next = () => whatNext(house.floor.survey, house.room(hall));
+    expect(next()).toBeNull();
+    house.tape(house.face(hall, 'top'), 4000);
+    expect(next()!.place).toMatchObject({ kind: 'length' });
+    house.tape(house.face(hall, 'right'), 3000);
+    house.tape(house.face(hall, 'bottom'), 4000);
+    house.tape(house.face(hall, 'left'), 3000);
+    const diagonal = next()!;
+    expect(diagonal.place.kind).toBe('diagonal');
+    expect(diagonal.after).toBeLessThan(diagonal.before);
+    const read = { value: 5000, text: '5', unit: 'm', instrument: 'laser', time: '2026-01-01T00:00:00Z' } as const;
+    house.do({ kind: 'takeReading', floor: 'ground', place: diagonal.place, read, stay: [] });
+    const [, second] = diagonalsOf(house.room(hall));
+    house.do({ kind: 'takeReading', floor: 'ground', place: second!, read, stay: [] });
+    expect(next()).toBeNull();
   });
 });

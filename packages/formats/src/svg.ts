@@ -35,6 +35,8 @@ const STYLE: Partial<Record<Role, string>> = {
   'window.frame': `fill="#FFFFFF" stroke="${INK}" stroke-width="${PAPER.thin}"`,
   'window.glass': `fill="none" stroke="${INK}" stroke-width="${PAPER.thin}"`,
   'dimension.rough': `fill="none" stroke="${INK}" stroke-width="${PAPER.thin}" stroke-dasharray="1.6 1"`,
+  'dimension.scaled': `fill="none" stroke="${INK}" stroke-width="${PAPER.thin}" stroke-dasharray="0.2 1.2" stroke-linecap="round"`,
+  'dimension.check': `fill="none" stroke="${INK}" stroke-width="${PAPER.thin}" stroke-opacity="0.6" stroke-dasharray="5 1"`,
   'dimension.taped': `fill="none" stroke="${INK}" stroke-width="${PAPER.thin}"`,
   'dimension.workedOut': `fill="none" stroke="${INK}" stroke-width="${PAPER.thin}" stroke-opacity="0.6"`,
   'dimension.tick': `fill="none" stroke="${INK}" stroke-width="${PAPER.medium}"`,

@@ -7,6 +7,7 @@ import {
   type WallFace,
   applyEdit,
   deriveFloor,
+  diagonalBetween,
   newPlan,
   parseLength,
 } from '@velvet-tape/core';
@@ -71,6 +72,27 @@ export class DemoBuilder {
     return room;
   }
 
+  /** A diagonal from one inside corner of a room to another, counted clockwise; a negative number counts from the last. */
+  diagonal(room: string, from: number, to: number, text: string): void {
+    const faces = this.facesOf(room);
+    const [one, two] = [faces.at(from)!, faces.at(to)!];
+    const { value, unit } = this.mm(text);
+    const read = { value, text, unit, instrument: 'laser', time: this.read } as const;
+    this.do({ kind: 'takeReading', floor: 'ground', place: diagonalBetween(one, two), read, stay: [one.from] });
+  }
+
+  /** The inside angle at a corner of a room, degrees, with a bevel. */
+  angle(room: string, corner: number, text: string): void {
+    const face = this.facesOf(room).at(corner)!;
+    const place = { kind: 'angle', face: 'inside', from: face.from, to: face.halves[0]!.to, via: [] } as const;
+    const read = { value: Number(text), text, unit: 'deg', instrument: 'tape', time: this.read } as const;
+    this.do({ kind: 'takeReading', floor: 'ground', place, read, stay: [face.from] });
+  }
+
+  private facesOf(room: string): readonly WallFace[] {
+    return deriveFloor(this.made, 'ground').rooms.find((each) => each.room.id === room)?.faces ?? [];
+  }
+
   bend(room: string, side: Side, sagitta: string): void {
     const face = this.face(room, side).key;
     this.do({ kind: 'bendWall', floor: 'ground', face, by: 'sagitta', value: this.mm(sagitta).value, way: 'out' });
@@ -99,11 +121,9 @@ export class DemoBuilder {
   }
 
   face(room: string, side: Side): WallFace {
-    const found = deriveFloor(this.made, 'ground').rooms.find((r) => r.room.id === room);
-    const faces =
-      found?.faces.filter((f) =>
-        side === 'round' ? f.bulge !== 0 : f.d.x * HEADING[side][0] + f.d.y * HEADING[side][1] > 0.9,
-      ) ?? [];
+    const faces = this.facesOf(room).filter((f) =>
+      side === 'round' ? f.bulge !== 0 : f.d.x * HEADING[side][0] + f.d.y * HEADING[side][1] > 0.9,
+    );
     return faces.sort((a, b) => b.length - a.length)[0]!;
   }
 

@@ -60,5 +60,20 @@ export function ferryHouse(): { id: string; plan: Plan } {
   const { a } = build.face(kitchen, 'top');
   build.chalk('Scullery', { x: a.x + 1150, y: a.y }, { x: a.x + 1150, y: build.face(kitchen, 'bottom').a.y });
   build.colour(wash, 'water');
+  // a room that closes: every wall and a diagonal, each a millimetre or two off as tapes are
+  build.tape(wash, 'top', '2.102');
+  build.tape(wash, 'right', '1.499');
+  build.tape(wash, 'bottom', '2.099');
+  build.tape(wash, 'left', '1.502');
+  build.diagonal(wash, 0, 2, '2.582');
+  build.diagonal(wash, 1, 3, '2.579');
+  // and one with a slip waiting to be found: its lower wall is 3.87, and was written down as 3.78
+  build.tape(waiting, 'right', '4.064');
+  build.tape(waiting, 'left', '4.066');
+  build.diagonal(waiting, 0, -2, '5.613');
+  build.diagonal(waiting, 1, -1, '5.611');
+  build.angle(waiting, 0, '90.1');
+  build.angle(waiting, -1, '89.9');
+  build.tape(waiting, 'bottom', '3.78');
   return { id: 'ferry-house', plan: build.plan };
 }

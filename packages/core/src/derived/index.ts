@@ -1,2 +1,3 @@
 export * from './derive-floor';
 export * from './misclosures';
+export * from './readings';

@@ -1,5 +1,5 @@
-import type { WallFace } from '../derived';
-import { courseOf, distance, headingAt, moved, partOf, pointAt, rightOf } from '../geometry';
+import { type WallFace, lengthToSay } from '../derived';
+import { courseOf, headingAt, moved, partOf, pointAt, rightOf } from '../geometry';
 import { formatLength, roughly } from '../units';
 import type { DrawingStyle, Mark, Role } from './marks';
 import { lineAlong } from './openings';
@@ -81,13 +81,13 @@ function draw(face: WallFace, { lettering, units }: DrawingStyle, aside: boolean
 function figure(face: WallFace, units: DrawingStyle['units']): string {
   const rough = face.provenance === 'rough';
   const say = (mm: number) => formatLength(mm, units, rough ? 'coarse' : 'fine');
-  if (!face.course.arc) return roughly(rough, say(face.length));
-  if (face.provenance === 'taped') return `${say(distance(face.a, face.b))} across · R ${say(face.course.arc.radius)}`;
+  if (!face.course.arc) return roughly(rough, say(lengthToSay(face)));
+  if (face.provenance === 'taped') return `${say(lengthToSay(face))} across · R ${say(face.course.arc.radius)}`;
   return `${roughly(rough, say(face.length))} · R ${say(face.course.arc.radius)}`;
 }
 
 /** The turn of lettering along d, kept readable from the foot or the right of the sheet, degrees. */
-function readable(d: { x: number; y: number }): number {
+export function readable(d: { x: number; y: number }): number {
   const turn = (Math.atan2(d.y, d.x) * 180) / Math.PI;
   if (turn > 90 - 1e-6) return turn - 180;
   return turn <= -90 - 1e-6 ? turn + 180 : turn;

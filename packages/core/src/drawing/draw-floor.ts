@@ -3,6 +3,7 @@ import { cross, dot, ringsBox, subtract } from '../geometry';
 import type { Corner, Wall } from '../plan/plan';
 import type { Network, WallBody } from '../walls';
 import { formatArea, roughly } from '../units';
+import { drawAngles, drawChecks } from './checks';
 import { drawDimension } from './dimensions';
 import { hatch } from './hatch';
 import type { DrawingStyle, Mark } from './marks';
@@ -38,6 +39,7 @@ export function drawFloorInParts(derived: DerivedFloor, style: DrawingStyle): re
     ),
     ...openings.map((opening) => inOrder(`opening ${opening.id}`, drawOpening(network, opening))),
     ...rooms.map((room) => inOrder(`room ${room.room.id}`, roomMarks(room, style))),
+    inOrder('checks', [...drawChecks(derived, style), ...rooms.flatMap((room) => drawAngles(room, derived, style))]),
     inOrder(
       'lengths',
       [...free, ...overall].flatMap((face) => drawDimension(face, style, false)),

@@ -19,6 +19,7 @@ export type Role =
   | 'dimension.scaled'
   | 'dimension.workedOut'
   | 'dimension.tick'
+  | 'dimension.check'
   | 'room.name'
   | 'room.area';
 

@@ -105,13 +105,8 @@ function tapeLegs(
     if (!from || !to) return;
     const kind = points[i]!.bulge ? 'chord' : 'length';
     if (!runOfReading(networkOfFloor(draft, floor), { kind, from, to })) return;
-    const { value, text, unit } = typed;
-    putReading(
-      draft,
-      floor,
-      { kind, face: 'inside', from, to, via: [] },
-      { value, text, unit, instrument: 'tape', time },
-    );
+    const { value, text, unit, instrument = 'tape' } = typed;
+    putReading(draft, floor, { kind, face: 'inside', from, to, via: [] }, { value, text, unit, instrument, time });
     taped = true;
   });
   if (!taped) return;

@@ -31,6 +31,8 @@ export interface TypedLength {
   readonly value: number;
   readonly text: string;
   readonly unit: Reading['unit'];
+  /** A tape unless said. */
+  readonly instrument?: Instrument;
 }
 
 /** Turned clockwise by `turn` degrees and, if said, mirrored left to right, about a point; then moved. mm. */

@@ -4,7 +4,7 @@ import { isPlanar } from '../plan/check';
 import { type Draft, Refusal } from '../plan/draft';
 import { type Id, type Reading, placeOfReading } from '../plan/plan';
 import { networkBefore, networkOfFloor, reconcileKinds, reconcileRooms } from '../rooms';
-import { type Adjustment, adjust, misclosuresOf, valueOnPlan } from '../trueup';
+import { type Adjustment, adjust, deviationOf, misclosuresOf, valueOnPlan } from '../trueup';
 import { formatLength } from '../units';
 import { type Network, dropLooseCorners, planarise } from '../walls';
 
@@ -114,16 +114,16 @@ function requireRooms(draft: Draft): void {
 const MOST_ASIDE = 4;
 
 /**
- * Fits the floor to its readings. One that is so far off that walls would have to leave their directions is kept and said, but set
- * aside: the plan is not bent out of shape by a slip.
+ * Fits the floor to its readings. One that the others show to be a slip, or that is so far off that walls would have to leave their
+ * directions, is kept and said, but set aside: the plan is not bent out of shape by it.
  */
 function fitToReadings(draft: Draft, floor: Id, stay: readonly Id[]): void {
   const walls = draft.on('walls', floor);
   let readings: readonly Reading[] = [...draft.on('readings', floor)];
   let fitted = adjust({ corners: draft.corners, walls, readings }, stay);
-  for (let round = 0; round < MOST_ASIDE && isBent(fitted); round += 1) {
-    const [worst] = misclosuresOf(networkOfFloor(draft, floor), readings);
-    if (!worst?.again) break;
+  for (let round = 0; round < MOST_ASIDE && isDoubtful(fitted); round += 1) {
+    const [worst] = misclosuresOf(networkOfFloor(draft, floor), readings, 1);
+    if (!worst?.again || (worst.suspects.length > 1 && !isBent(fitted))) break;
     const aside = latest(worst.suspects.map(({ reading }) => reading));
     readings = readings.filter((reading) => reading !== aside);
     fitted = adjust({ corners: draft.corners, walls, readings }, stay);
@@ -133,6 +133,14 @@ function fitToReadings(draft: Draft, floor: Id, stay: readonly Id[]): void {
   }
   saySquare(draft, fitted.report);
 }
+
+/** Does a reading miss by more than it may? */
+const isDoubtful = (fitted: Adjustment): boolean =>
+  isBent(fitted) ||
+  fitted.report.residuals.some(({ reading, by }) => Math.abs(by) > DOUBTFUL * deviationOf(reading) && !reading.spread);
+
+/** In standard deviations. */
+const DOUBTFUL = 1.5;
 
 const isBent = ({ report }: Adjustment): boolean => Math.abs(report.turned[0]?.by ?? 0) > MOST_TURN;
 

@@ -187,6 +187,7 @@ function parted(
     free: derived.free.filter((face) => face.halves.every((half) => wall(half.wall.id))),
     overall: derived.overall.filter((face) => face.reading && reading(face.reading.id)),
     solids: derived.solids.filter(({ solid: { stand } }) => (stand.kind === 'wall' ? wall(stand.wall) : !mine)),
+    readings: derived.readings.filter(({ id }) => reading(id)),
     openEnds: derived.openEnds.filter(({ id }) => corner(id)),
     area: kept.reduce((sum, each) => sum + each.measures.area, 0),
     rough: kept.some((each) => each.rough),

@@ -1,6 +1,6 @@
 import { distance } from '../geometry';
 import type { Collection, Corner, Id, Reading, Wall } from '../plan/plan';
-import { componentsOf, networkOf } from '../walls';
+import { type Network, componentsOf, networkOf } from '../walls';
 import { DEVIATION } from './deviations';
 import { type Meant, grainOf } from './grain';
 import { NormalEquations } from './normal-equations';
@@ -26,19 +26,21 @@ export interface Adjustment {
   };
 }
 
-/** A step under this says that a round has settled, mm. */
+/** A step under this says that a minimum is found, mm. */
 const SETTLED = 0.02;
+/** Within a round this is near enough: the next begins there with fresh derivatives. */
+const NEAR = 20;
 /** The sketch is followed as far as it may when it no longer moves anything by this, mm. */
 const FOLLOWED = 2e-4;
 const MOST_STEPS = 30;
-const MOST_ROUNDS = 8;
+const MOST_ROUNDS = 14;
 /** A corner moved by less than this has not moved, mm. */
 const STILL = 1e-4;
 
 /**
  * Fits a floor to its readings by weighted least squares: Σ(residual/σ)² over the readings, the assumed directions and
- * lines, and (weakly, so that what nothing else says stays as it was drawn) the sketch. Corners in `stay` stay, and so do
- * pinned ones. Connected parts without a reading are left alone. Gauss–Newton with damping; as in Ghilani & Wolf,
+ * lines, and (weakly, so that what nothing else says stays as it was drawn) the sketch. Corners in `stay` stay; where some are
+ * pinned, those do. Connected parts without a reading are left alone. Gauss–Newton with damping; as in Ghilani & Wolf,
  * Adjustment Computations (from memory).
  *
  * The fit is repeated with its result as the sketch until the sketch pulls at nothing that was read.
@@ -70,19 +72,21 @@ export function adjust(floor: FloorToAdjust, stay: readonly Id[] = []): Adjustme
 function fit(part: FloorToAdjust, ids: readonly Id[], stay: readonly Id[]): Collection<Corner> {
   const unknowns = new Unknowns(ids);
   const own = new Set(ids);
-  const anchors = stay.filter((id) => own.has(id));
+  // where something is pinned, that says which end moves
   const pinned = ids.some((id) => part.corners[id]!.pinned);
+  const anchors = pinned ? [] : stay.filter((id) => own.has(id));
   if (anchors.length === 0 && !pinned) anchors.push(ids[0]!);
   const places = anchors.flatMap((id) => held(part.corners[id]!));
   let { corners } = part;
   let order: number[] | undefined;
+  let closing = isFarOff(networkOf(corners, part.walls), part.readings, unknowns);
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
     // first as if corners were square, so that a new length moves what hangs on it and does not pull it askew
-    const square = round === 0 ? DEVIATION.closing : DEVIATION.square;
+    const square = closing ? DEVIATION.closing : DEVIATION.square;
     const network = networkOf(corners, part.walls);
     const observations = [...observationsOf(network, part.readings, { square }), ...places];
     const from = unknowns.vector((id) => corners[id]!);
-    const solved = minimise(observations, unknowns, from, order);
+    const solved = minimise(observations, unknowns, from, { order, near: NEAR });
     order = solved.order;
     const next: Record<Id, Corner> = { ...corners };
     let most = 0;
@@ -92,10 +96,22 @@ function fit(part: FloorToAdjust, ids: readonly Id[], stay: readonly Id[]): Coll
       next[id] = { ...corners[id]!, x, y };
     });
     corners = next;
-    if (round > 0 && most < FOLLOWED) break;
+    if (!closing && most < FOLLOWED) break;
+    closing = false;
   }
   return corners;
 }
+
+/** A sketch whose lengths are off by more than this is not a floor that was fitted before, mm. */
+const SKETCHED = 50;
+
+const isFarOff = (network: Network, readings: readonly Reading[], unknowns: Unknowns): boolean => {
+  const x = unknowns.vector((id) => network.corners.get(id)!);
+  return readings.some((reading) => {
+    const off = readingOf(network, reading)?.misfit(unknowns, x) ?? 0;
+    return Math.abs(off) > (reading.kind === 'angle' ? 0.02 : SKETCHED);
+  });
+};
 
 /** Σ(residual/σ)² */
 export function objective(observations: readonly Observation[], unknowns: Unknowns, x: Float64Array): number {
@@ -109,7 +125,7 @@ export function minimise(
   observations: readonly Observation[],
   unknowns: Unknowns,
   from: Float64Array,
-  order?: number[],
+  { order, near = SETTLED }: { order?: number[] | undefined; near?: number } = {},
 ): { x: Float64Array; order: number[]; normal: NormalEquations } {
   let x: Float64Array = Float64Array.from(from);
   let cost = objective(observations, unknowns, x);
@@ -128,7 +144,7 @@ export function minimise(
     }
     const longest = share * largest(change);
     if (then <= cost * (1 + 1e-9) + 1e-12) [x, cost] = [next, then];
-    if (longest < SETTLED) break;
+    if (longest < near) break;
   }
   return { x, order: normal.sameOrder, normal };
 }

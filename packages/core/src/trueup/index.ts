@@ -1,8 +1,11 @@
 export * from './adjust';
 export * from './deviations';
+export * from './lines';
 export * from './misclosure';
-export { computedOf, observationsOf, readingOf, valueOnPlan } from './observations';
+export { computedOf, observationsOf, readingOf, rowOf, valueOnPlan } from './observations';
+export { NormalEquations } from './normal-equations';
 export * from './slips';
 export * from './survey';
 export { Unknowns } from './unknowns';
 export * from './what-next';
+export * from './words';

@@ -88,7 +88,9 @@ function judge(network: Network, readings: readonly Reading[], ids: readonly Id[
   const own = new Set(ids);
   const unknowns = new Unknowns(ids);
   const observations = [
-    ...observationsOf(network, readings, { square: DEVIATION.closing }).filter(({ corners }) => own.has(corners[0]!)),
+    ...observationsOf(network, readings, { square: DEVIATION.closing }).filter(
+      ({ corners, source }) => own.has(corners[0]!) && source !== 'pin',
+    ),
     ...held(network.corners.get(ids[0]!)!),
   ];
   const from = unknowns.vector((id) => network.corners.get(id)!);
@@ -106,11 +108,19 @@ function judge(network: Network, readings: readonly Reading[], ids: readonly Id[
   return all.filter(isHeard).sort((a, b) => Math.abs(b.w) - Math.abs(a.w));
 }
 
-const isHeard = ({ reading, off, w }: Judged): boolean =>
-  Math.abs(w) > 1 &&
-  (reading.kind === 'angle'
-    ? Math.abs(off) > (SILENT_ANGLE * Math.PI) / 180
-    : Math.abs(off) >= MISCLOSURE.silent - 1e-6);
+/** Controlled as well as by one other reading just like it: what differs is a difference, however large deviations are. */
+const ONE_TO_ONE = 0.45;
+
+/**
+ * Worth a word: more than is silent in the trade, and not what the deviations alone would bring about. A taped wall and the wall
+ * opposite speak for themselves; of lengths off a drawing only what they can't be that far off by is said.
+ */
+const isHeard = ({ reading, off, w, control }: Judged): boolean => {
+  const taped = reading.instrument === 'tape' || reading.instrument === 'laser';
+  if (Math.abs(w) < (!taped ? 2 : control > ONE_TO_ONE ? 0.4 : 1)) return false;
+  if (reading.kind === 'angle') return Math.abs(off) > (SILENT_ANGLE * Math.PI) / 180;
+  return Math.abs(off) >= MISCLOSURE.silent - 1e-6;
+};
 
 function misclosure(network: Network, judged: readonly Judged[]): Misclosure {
   const suspects = judged.map(({ reading, off, deviation, control }): Suspect => {
@@ -118,8 +128,10 @@ function misclosure(network: Network, judged: readonly Judged[]): Misclosure {
     const fits = reading.value - (angle ? (off * 180) / Math.PI : off);
     return { reading, fits, slip: angle ? null : slipOf(reading, fits, deviation / Math.sqrt(control)) };
   }) as [Suspect, ...Suspect[]];
-  // a slip that explains it is the likeliest of those that cannot be told apart
-  suspects.sort((a, b) => Number(b.slip !== null) - Number(a.slip !== null));
+  // of those that cannot be told apart the likeliest is one that a slip explains, then the one read last
+  suspects.sort(
+    (a, b) => Number(b.slip !== null) - Number(a.slip !== null) || b.reading.time.localeCompare(a.reading.time),
+  );
   const { reading, fits } = suspects[0];
   const angle = reading.kind === 'angle';
   const by = Math.abs(reading.value - fits);

@@ -4,7 +4,7 @@ import { type HalfWall, type Network, componentsOf } from '../walls';
 import { deviationOf } from './deviations';
 import { NormalEquations, type Row, dotRow } from './normal-equations';
 import { type Observation, type Source, computedOf, observationsOf, readingOf, rowOf } from './observations';
-import { endSpot, placeOf, startSpot } from './spot';
+import { cornersOf, endSpot, placeOf, startSpot } from './spot';
 import { Unknowns } from './unknowns';
 
 /** Where a length comes from: read off a tape or meter, off a drawing of known scale, following from others, or only sketched. */
@@ -72,22 +72,32 @@ export class Survey {
     return Math.sqrt(variance(part, linear(part, computed.corners, computed.value)));
   }
 
-  /** Standard deviation of the area of a room with these faces, mm²; null where nothing was read. */
+  /**
+   * Standard deviation of the area of a room with these faces, mm²; null where nothing was read. What stands free inside it is known
+   * apart from it: the variances add.
+   */
   areaDeviation(faces: readonly { readonly halves: readonly HalfWall[] }[]): number | null {
-    const part = faces[0] ? this.partAt(faces[0].halves[0]!.from) : null;
-    if (!part) return null;
+    const groups = new Map<Part, (typeof faces)[number][]>();
+    for (const face of faces) {
+      const part = this.partAt(face.halves[0]!.from);
+      if (!part) return null;
+      if (!groups.has(part)) groups.set(part, []);
+      groups.get(part)!.push(face);
+    }
+    if (groups.size === 0) return null;
+    let sum = 0;
+    for (const [part, own] of groups) sum += this.areaVariance(part, own);
+    return Math.sqrt(sum);
+  }
+
+  private areaVariance(part: Part, faces: readonly { readonly halves: readonly HalfWall[] }[]): number {
     const edges = faces.map(
       ({ halves }) => [startSpot(this.network, halves[0]!), endSpot(this.network, halves.at(-1)!)] as const,
     );
-    const corners = new Set(faces.flatMap(({ halves }) => halves.flatMap((half) => [half.from, half.to])));
-    for (const id of [...corners]) {
-      for (const half of this.network.stars.get(id)!.around) corners.add(half.to);
-    }
-    const known = [...corners].filter((id) => part.unknowns.has(id));
-    if (!faces.every(({ halves }) => part.unknowns.has(halves[0]!.from))) return null;
+    const corners = new Set(edges.flatMap(([a, b]) => [...cornersOf(a), ...cornersOf(b)]));
     const area = (unknowns: Unknowns, x: Float64Array) =>
       edges.reduce((sum, [a, b]) => sum + cross(placeOf(a, unknowns, x), placeOf(b, unknowns, x)) / 2, 0);
-    return Math.sqrt(variance(part, linear(part, known, area)));
+    return variance(part, linear(part, [...corners], area));
   }
 
   /** How well a reading is controlled by the others: 0 not at all, 1 wholly (its redundancy number). */
@@ -123,7 +133,7 @@ export class Survey {
     let best: { best: T; before: number; after: number } | null = null;
     for (const candidate of candidates) {
       const computed = computedOf(this.network, candidate);
-      if (!computed) continue;
+      if (!computed?.corners.every((id) => part.unknowns.has(id))) continue;
       const row = linear(part, computed.corners, computed.value);
       const spread = part.normal.spread(row);
       const value = computed.value(part.unknowns, part.x);
@@ -137,7 +147,8 @@ export class Survey {
 
   private rowFor(part: Part, place: Pick<Reading, 'kind' | 'face' | 'from' | 'to' | 'via'>): Linear | null {
     const computed = computedOf(this.network, place);
-    return computed && linear(part, computed.corners, computed.value);
+    if (!computed?.corners.every((id) => part.unknowns.has(id))) return null;
+    return linear(part, computed.corners, computed.value);
   }
 
   /** The connected part a corner belongs to; null where nothing was read. */
@@ -156,7 +167,10 @@ export class Survey {
     if (readings.length === 0) return null;
     const unknowns = new Unknowns([...this.network.corners.keys()].filter(own));
     const x = unknowns.vector((id) => this.network.corners.get(id)!);
-    const observations = observationsOf(this.network, this.readings).filter(({ corners }) => own(corners[0]!));
+    // a pinned corner stays, but that tells nothing of the house
+    const observations = observationsOf(this.network, this.readings).filter(
+      ({ corners, source }) => own(corners[0]!) && source !== 'pin',
+    );
     // where the part stands on the sheet is not a thing to be known: its first corner stays
     const first = unknowns.ids[0]!;
     const fixed = ([0, 1] as const).map((off): Row => ({

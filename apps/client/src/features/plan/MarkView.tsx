@@ -83,6 +83,10 @@ function styleOf(role: Mark['role'], c: HouseColours) {
       return line(c.ink, 1.2);
     case 'dimension.workedOut':
       return line(c.inkSoft, 0.8);
+    case 'dimension.scaled':
+      return line(c.ink, 1, { strokeDasharray: '1 4', strokeLinecap: 'round' });
+    case 'dimension.check':
+      return line(c.inkSoft, 0.8, { strokeDasharray: '14 3' });
     case 'dimension.tick':
       return line(c.brassDeep, 3);
     default:

@@ -13,6 +13,8 @@ import { Ledger } from './Ledger';
 import { NamePrompt } from './NamePrompt';
 import { OpenEnds } from './OpenEnds';
 import { PlanCanvas } from './PlanCanvas';
+import { Contradiction } from './readings/Contradiction';
+import { ReadingsList } from './readings/ReadingsList';
 import { RoomCard } from './RoomCard';
 import { TapeStrip } from './TapeStrip';
 import { type PlanState, planActions } from './plan-slice';
@@ -51,6 +53,7 @@ function PhoneLayout() {
         <PlanCanvas />
         <OpenEnds />
         <Notice />
+        <ReadingsList />
       </View>
       {naming ? (
         <Naming room={naming} />
@@ -63,6 +66,7 @@ function PhoneLayout() {
       ) : (
         <View>
           <CloseBar />
+          <Contradiction brief />
           <CalmStrip />
           <Calm>
             <FieldBar />
@@ -80,7 +84,7 @@ function DrawingFoot() {
   const field = useAppSelector((state) => state.plan.pad.field);
   return (
     <View>
-      {kind !== 'path' && <ToolOptions />}
+      {kind !== 'path' && kind !== 'reading' && <ToolOptions />}
       <FieldBar />
       {field && <NumberPad />}
     </View>
@@ -93,6 +97,7 @@ function RoomFoot() {
   return (
     <View>
       <CloseBar />
+      {!field && <Contradiction />}
       {!field && <RoomCard />}
       <FieldBar />
       {field && <NumberPad />}
@@ -141,12 +146,16 @@ function WideLayout() {
             <OpenEnds />
             <ZoomButtons />
             <Notice />
+            <ReadingsList />
           </View>
           <Toolbar wide />
         </View>
         <View style={[styles.inspector, { borderColor: colours.linenDeep, backgroundColor: colours.chalk }]}>
           <Calm>
-            <ScrollView>{naming ? <Naming room={naming} /> : <RoomCard walls />}</ScrollView>
+            <ScrollView>
+              <Contradiction />
+              {naming ? <Naming room={naming} /> : <RoomCard walls />}
+            </ScrollView>
             <FieldBar />
             {field && <NumberPad />}
           </Calm>

@@ -1,4 +1,4 @@
-import { type DerivedRoom, formatArea, formatLength, formatVolume, roughly } from '@velvet-tape/core';
+import { type DerivedRoom, formatArea, formatLength, formatVolume, lengthToSay, roughly } from '@velvet-tape/core';
 import { memo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
@@ -6,7 +6,8 @@ import { useAppDispatch, useAppSelector } from '../../store/store';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
 import { goToFace, goToWall } from './commands';
 import { NamePrompt } from './NamePrompt';
-import { selectRoom } from './selectors';
+import { WhatNext } from './readings/WhatNext';
+import { selectFloor, selectRoom } from './selectors';
 
 /** The selected room: its name, its figures, and its walls to go round. */
 export function RoomCard({ walls = false }: { walls?: boolean }) {
@@ -21,8 +22,11 @@ function Card({ room, walls }: { room: DerivedRoom; walls: boolean }) {
   const units = useAppSelector((state) => state.plan.plan!.job.units);
   const [renaming, setRenaming] = useState(false);
   const { measures, rough } = room;
+  const floor = useAppSelector(selectFloor);
+  const deviation = !rough && floor ? floor.survey.areaDeviation(room.faces) : null;
+  const sure = deviation === null ? '' : ` ± ${formatArea(Math.max(deviation, 5000), units).split(' ')[0]}`;
   const figures: [string, string][] = [
-    ['Net internal floor area', roughly(rough, formatArea(measures.area, units))],
+    ['Net internal floor area', `${roughly(rough, formatArea(measures.area, units))}${sure}`],
     ['Perimeter', roughly(rough, formatLength(measures.perimeter, units, rough ? 'coarse' : 'fine'))],
     ['Wall area less openings', roughly(rough, formatArea(measures.wallArea, units))],
     ['Volume', roughly(rough, formatVolume(measures.volume, units))],
@@ -64,6 +68,7 @@ function Card({ room, walls }: { room: DerivedRoom; walls: boolean }) {
           {toTape > 0 ? `Tape the walls (${toTape} still rough)` : 'Go round the walls'}
         </Button>
       )}
+      {floor && floor.readings.length > 0 && <WhatNext floor={floor} room={room} />}
       {walls && <Walls room={room} />}
     </View>
   );
@@ -77,7 +82,7 @@ function Walls({ room }: { room: DerivedRoom }) {
     <View accessibilityLabel="Walls of the room">
       {room.faces.map((face, i) => {
         const rough = face.provenance === 'rough';
-        const length = roughly(rough, formatLength(face.length, units, rough ? 'coarse' : 'fine'));
+        const length = roughly(rough, formatLength(lengthToSay(face), units, rough ? 'coarse' : 'fine'));
         const openings = face.openings.map((o) => o.opening.kind).join(', ');
         const chalk = face.halves[0]!.wall.kind === 'chalk';
         return (

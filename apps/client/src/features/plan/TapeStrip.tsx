@@ -1,4 +1,13 @@
-import { type OpeningOnFace, type Point, type WallFace, MM_PER_INCH, formatLength, roughly } from '@velvet-tape/core';
+import {
+  type OpeningOnFace,
+  type Point,
+  type WallFace,
+  MM_PER_INCH,
+  agrees,
+  formatLength,
+  lengthToSay,
+  roughly,
+} from '@velvet-tape/core';
 import { useEffect, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
@@ -35,11 +44,12 @@ function Strip({ face }: { face: WallFace }) {
   const k = (width - 2 * SIDE) / Math.max(1, face.length);
   const x = (mm: number) => SIDE + mm * k;
   const rough = face.provenance === 'rough';
+  const said = agrees(face) ? face.provenance : `${formatLength(face.reading!.value, units)} taped does not fit`;
   return (
     <View
       ref={host}
       testID="tape-strip"
-      accessibilityLabel={`Tape strip: wall of ${roughly(rough, formatLength(face.length, units))}, ${face.provenance}`}
+      accessibilityLabel={`Tape strip: wall of ${roughly(rough, formatLength(lengthToSay(face), units))}, ${said}`}
       onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
       style={[styles.strip, { backgroundColor: colours.velvet }]}
     >
@@ -76,7 +86,7 @@ function Strip({ face }: { face: WallFace }) {
             fill={LINEN}
             testID="strip-length"
           >
-            {`${roughly(rough, formatLength(face.length, units, rough ? 'coarse' : 'fine'))} · ${face.provenance}`}
+            {`${roughly(rough, formatLength(lengthToSay(face), units, rough ? 'coarse' : 'fine'))} · ${said}`}
           </SvgText>
         )}
       </Svg>

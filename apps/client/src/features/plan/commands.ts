@@ -12,6 +12,7 @@ import { edit } from './edit';
 import { type Selection, type ToolName, planActions } from './plan-slice';
 import { transform } from './rooms-commands';
 import { selectFace, selectFloor, selectOpening, selectRoom, selectTyped, selectTypedIntent } from './selectors';
+import { likelierThanTyped, sayMisclosure } from './readings/say';
 import { backOneCorner, dropProposal, finishProposal, takeTyped } from './sketching/commands';
 import { viewActions } from './view-slice';
 import { ROOM_BESIDE } from './viewport';
@@ -37,26 +38,37 @@ export const enter: Command = (dispatch, getState) => {
     dispatch(transform({ turn: typed.mm }));
     return;
   }
+  if (likelierThanTyped(state) !== null && !state.plan.pad.asked) {
+    dispatch(planActions.asked());
+    return;
+  }
   const intent = selectTypedIntent(state);
   if (!intent) return;
   const { field } = state.plan.pad;
   if (!dispatch(edit(intent)).ok) return;
+  dispatch(planActions.readTaken(state.plan.pad.text.trim()));
+  if (intent.kind === 'tapeLength') {
+    const { from, to, across } = intent;
+    dispatch(sayMisclosure({ kind: across ? 'chord' : 'length', face: 'inside', from, to, via: [] }));
+  }
   if (field === 'length') dispatch(toNextWall);
   else dispatch(planActions.fieldChosen(field));
 };
 
-/** The next wall of the room that is not taped yet, clockwise; when all are, the room itself. */
+/** The next wall of the room that is not taped yet, the way round that was chosen; when all are, the room itself. */
 export const toNextWall: Command = (dispatch, getState) => {
   const face = selectFace(getState());
   const room = selectRoom(getState());
   if (!face || !room) return;
   const at = room.faces.findIndex((f) => f.key === face.key);
-  const round = [...room.faces.slice(at + 1), ...room.faces.slice(0, at)];
+  const clockwise = [...room.faces.slice(at + 1), ...room.faces.slice(0, at)];
+  const round = getState().plan.choices.round === 'clockwise' ? clockwise : clockwise.reverse();
   const next = round.find((f) => f.provenance !== 'taped');
   const { notice } = getState().plan;
   if (next) dispatch(goToWall(next));
   else dispatch(planActions.selected({ kind: 'room', id: room.room.id }));
-  if (notice) dispatch(planActions.said(notice));
+  // at the room itself what contradicts stands on its card
+  if (notice && (next || notice.tone === 'said')) dispatch(planActions.said(notice));
 };
 
 /** One wall on along the room, taped or not. */

@@ -1,5 +1,5 @@
-import { deriveFloor, type Plan } from '@velvet-tape/core';
-import { floorToSvg, roomsToCsv } from '@velvet-tape/formats';
+import { type DerivedFloor, type Plan, deriveFloor } from '@velvet-tape/core';
+import { floorToSvg, readingsToCsv, roomsToCsv } from '@velvet-tape/formats';
 
 function download(name: string, type: string, content: string): void {
   const url = URL.createObjectURL(new Blob([content], { type }));
@@ -32,3 +32,7 @@ export function downloadSvg(plan: Plan, floor: string): void {
 /** The rooms of the job as CSV; the mark at its beginning tells spreadsheets that it is UTF-8. */
 export const downloadCsv = (plan: Plan): void =>
   download(`${fileName(plan.job.name)}-rooms.csv`, 'text/csv', `\uFEFF${roomsToCsv(plan)}`);
+
+/** The readings of a floor as CSV. */
+export const downloadReadings = (floor: DerivedFloor): void =>
+  download(`${fileName(floor.plan.job.name)}-readings.csv`, 'text/csv', `\uFEFF${readingsToCsv(floor)}`);

@@ -1,5 +1,6 @@
 import {
   type BumpShape,
+  type Instrument,
   type Near,
   type Plan,
   type PlanChange,
@@ -26,7 +27,8 @@ export type Selection =
   | { readonly kind: 'corner'; readonly id: string }
   | { readonly kind: 'solid'; readonly id: string };
 
-export type ToolName = 'choose' | 'box' | 'corners' | 'loop' | 'shape' | 'divide' | 'bump' | 'column' | 'lasso';
+export type ToolName =
+  'choose' | 'measure' | 'box' | 'corners' | 'loop' | 'shape' | 'divide' | 'bump' | 'column' | 'lasso';
 
 /** What was last chosen about the tools; it stays until it is chosen anew. */
 export interface ToolChoices {
@@ -38,6 +40,8 @@ export interface ToolChoices {
   readonly neighbours: 'stretch' | 'turn';
   /** Nothing catches. */
   readonly free: boolean;
+  /** Which way round a room the walls are taped. */
+  readonly round: 'clockwise' | 'anticlockwise';
 }
 
 /** What the number pad is typing into. */
@@ -54,6 +58,7 @@ export type Field =
   | 'splay'
   | 'leg'
   | 'turn'
+  | 'reading'
   | 'sagitta'
   | 'radius'
   | 'arc';
@@ -93,14 +98,30 @@ export interface PlanState {
     moves: 'from' | 'to';
     scope: 'wall' | 'all';
     grow: 'outwards' | 'inwards' | 'both';
+    /** What is in the field came from this. */
+    instrument: Instrument;
+    /** It was asked whether an unlikely size is meant. */
+    asked: boolean;
   };
+  /** What was typed and taken last. */
+  lastRead: string | null;
+  /** The list of readings is open. */
+  listing: boolean;
   /** The room that was just drawn and waits for a name. */
   naming: string | null;
   notice: { readonly text: string; readonly tone: 'said' | 'refused' } | null;
   sync: { state: SyncState; message: string };
 }
 
-const emptyPad: PlanState['pad'] = { field: null, text: '', moves: 'to', scope: 'wall', grow: 'outwards' };
+const emptyPad: PlanState['pad'] = {
+  field: null,
+  text: '',
+  moves: 'to',
+  scope: 'wall',
+  grow: 'outwards',
+  instrument: 'tape',
+  asked: false,
+};
 
 const usualChoices: ToolChoices = {
   chalk: false,
@@ -109,6 +130,7 @@ const usualChoices: ToolChoices = {
   solid: { solid: 'column', shape: 'rectangle' },
   neighbours: 'stretch',
   free: false,
+  round: 'clockwise',
 };
 
 const initial: PlanState = {
@@ -126,6 +148,8 @@ const initial: PlanState = {
   selection: { kind: 'nothing' },
   preview: null,
   pad: emptyPad,
+  lastRead: null,
+  listing: false,
   naming: null,
   notice: null,
   sync: { state: 'saved', message: '' },
@@ -216,7 +240,25 @@ const slice = createSlice({
     },
     typed: (state, { payload }: PayloadAction<string>) => {
       state.pad.text = payload.slice(0, 40);
+      state.pad.asked = false;
+      state.pad.instrument = 'tape';
       state.notice = null;
+    },
+    /** A meter sent a value for the field that waits. */
+    received: (state, { payload }: PayloadAction<string>) => {
+      state.pad.text = payload;
+      state.pad.asked = false;
+      state.pad.instrument = 'laser';
+      state.notice = null;
+    },
+    asked: (state) => {
+      state.pad.asked = true;
+    },
+    readTaken: (state, { payload }: PayloadAction<string>) => {
+      state.lastRead = payload;
+    },
+    listed: (state, { payload }: PayloadAction<boolean>) => {
+      state.listing = payload;
     },
     endSwapped: (state) => {
       state.pad.moves = state.pad.moves === 'to' ? 'from' : 'to';

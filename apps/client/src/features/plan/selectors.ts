@@ -39,13 +39,26 @@ export function entryUnit(field: Field, units: Plan['job']['units']): LengthUnit
 /** Sizes that may be nothing. */
 const MAY_BE_ZERO: readonly Field[] = ['sill', 'left', 'right', 'splay', 'sagitta'];
 
+const selectKept = (state: RootState) => state.plan.proposal;
+
 /** What the typed text says, or why it can't be read; null while nothing is typed. A turn is in degrees. */
-export const selectTyped = createSelector([selectPad, selectPlan], (pad, plan): ParsedLength | null => {
-  if (!plan || !pad.field || pad.text.trim() === '') return null;
-  if (pad.field === 'turn') return parseTurn(pad.text);
-  if (/^0*[.,]?0*$/.test(pad.text.trim()) && MAY_BE_ZERO.includes(pad.field)) return { ok: true, mm: 0, unit: 'm' };
-  return parseLength(pad.text, entryUnit(pad.field, plan.job.units));
-});
+export const selectTyped = createSelector(
+  [selectPad, selectPlan, selectKept],
+  (pad, plan, proposal): ParsedLength | null => {
+    if (!plan || !pad.field || pad.text.trim() === '') return null;
+    if (pad.field === 'turn') return parseTurn(pad.text);
+    if (proposal?.kind === 'reading' && proposal.place?.kind === 'angle') return parseAngle(pad.text);
+    if (/^0*[.,]?0*$/.test(pad.text.trim()) && MAY_BE_ZERO.includes(pad.field)) return { ok: true, mm: 0, unit: 'm' };
+    return parseLength(pad.text, entryUnit(pad.field, plan.job.units));
+  },
+);
+
+/** An inside angle, degrees. */
+function parseAngle(text: string): ParsedLength {
+  const degrees = Number(text.trim().replace(',', '.').replace('°', ''));
+  if (!(degrees > 0 && degrees < 360)) return { ok: false, reason: 'An angle is a number of degrees, like 87.5.' };
+  return { ok: true, mm: degrees, unit: 'm' };
+}
 
 /** Degrees to the right, or to the left when it says so. */
 function parseTurn(text: string): ParsedLength {
@@ -61,7 +74,12 @@ export const selectProposal = createSelector(
   [(state: RootState) => state.plan.proposal, selectTyped, selectPad],
   (proposal, typed, pad): Proposal | null => {
     if (!proposal || !typed?.ok || !pad.field) return proposal;
-    const length: TypedLength = { value: typed.mm, text: pad.text.trim(), unit: typed.unit };
+    const length: TypedLength = {
+      value: typed.mm,
+      text: pad.text.trim(),
+      unit: typed.unit,
+      instrument: pad.instrument,
+    };
     return withTyped(proposal, pad.field as ProposalField, length);
   },
 );
@@ -177,6 +195,7 @@ export const selectTypedIntent = createSelector(
           value: mm,
           text: pad.text.trim(),
           unit: typed.unit,
+          instrument: pad.instrument,
           moves: pad.moves,
           time: new Date().toISOString(),
         };

@@ -10,6 +10,7 @@ export interface ToolWords {
 /** The tools in the order a house is drawn. */
 export const TOOL_WORDS: Record<ToolName, ToolWords> = {
   choose: { label: 'Choose', icon: 'gesture-tap', key: 'C' },
+  measure: { label: 'Measure', icon: 'ruler', key: 'M' },
   box: { label: 'Box', icon: 'vector-square-plus', key: 'B' },
   corners: { label: 'Corners', icon: 'vector-polyline', key: 'K' },
   loop: { label: 'Loop', icon: 'gesture', key: 'L' },
@@ -23,6 +24,7 @@ export const TOOL_WORDS: Record<ToolName, ToolWords> = {
 /** What to do with a tool on an empty sheet. */
 export const TOOL_HINTS: Record<ToolName, string> = {
   choose: 'Nothing drawn yet. Choose “Box”, “Corners” or “Loop”.',
+  measure: 'There is nothing to measure yet. Draw a room with “Box” or “Loop”.',
   box: 'Drag across the sheet to draw the first room. Roughly will do.',
   corners: 'Tap corner after corner. Lengths can be typed on the way.',
   loop: 'Draw the room in one stroke. Crooked will do.',

@@ -16,6 +16,7 @@ import { cornersTool } from './tools/corners-tool';
 import { divideTool } from './tools/divide-tool';
 import { lassoTool } from './tools/lasso-tool';
 import { loopTool } from './tools/loop-tool';
+import { measureTool } from './tools/measure-tool';
 import { shapeTool } from './tools/shape-tool';
 import { type PointerLike, SheetInput } from './tools/sheet-input';
 import type { Bench, Pointer, Tool } from './tools/tool';
@@ -27,6 +28,7 @@ export const REACH = { touch: 18, mouse: 7 };
 
 const TOOLS: Record<ToolName, (bench: Bench) => Tool> = {
   choose: chooseTool,
+  measure: measureTool,
   box: boxTool,
   corners: cornersTool,
   loop: loopTool,
@@ -36,6 +38,9 @@ const TOOLS: Record<ToolName, (bench: Bench) => Tool> = {
   column: columnTool,
   lasso: lassoTool,
 };
+
+/** What is being drawn stays under the finger when the sheet gets another size; of what is being measured both ends are shown. */
+const isDrawn = ({ plan }: RootState): boolean => plan.proposal !== null && plan.proposal.kind !== 'reading';
 
 /** Wires pointers, wheel and size of the sheet to the tools and the view. */
 export function useSheetInput(host: React.RefObject<View | null>): void {
@@ -103,7 +108,7 @@ export function useSheetInput(host: React.RefObject<View | null>): void {
           width: element.clientWidth,
           height: element.clientHeight,
           box: houseBox(getState()),
-          hold: getState().plan.proposal !== null || getState().plan.preview !== null,
+          hold: isDrawn(getState()) || getState().plan.preview !== null,
         }),
       );
     });

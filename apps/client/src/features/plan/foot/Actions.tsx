@@ -3,9 +3,10 @@ import { memo } from 'react';
 import { type Command, useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { DropMenu } from '../../../ui/DropMenu';
-import { addOpening, flip, loosen, remove, stepWall } from '../commands';
+import { addOpening, flip, loosen, remove, stepWall, toNextWall } from '../commands';
 import { edit } from '../edit';
 import { planActions } from '../plan-slice';
+import { cornersChosen, pin } from '../readings/commands';
 import {
   addCorner,
   colourRoom,
@@ -46,6 +47,7 @@ function WallActions() {
   const read = useAppSelector((state) => Boolean(selectFace(state)?.reading));
   const curved = useAppSelector((state) => selectFace(state)?.bulge !== 0);
   const neighbours = useAppSelector((state) => state.plan.choices.neighbours);
+  const round = useAppSelector((state) => state.plan.choices.round);
   if (!kind) return null;
   const chalk = kind === 'chalk';
   return (
@@ -70,9 +72,37 @@ function WallActions() {
         says={`When it is dragged its neighbours ${neighbours}. Change.`}
         onPress={() => dispatch(planActions.choicesMade({ neighbours: neighbours === 'stretch' ? 'turn' : 'stretch' }))}
       />
+      <BarIcon
+        icon={round === 'clockwise' ? 'rotate-right' : 'rotate-left'}
+        says={`Walls are taped ${round}. Change.`}
+        onPress={() =>
+          dispatch(planActions.choicesMade({ round: round === 'clockwise' ? 'anticlockwise' : 'clockwise' }))
+        }
+      />
+      <BarButton icon="skip-next-outline" label="Skip" says="Skip this wall" onPress={() => dispatch(toNextWall)} />
+      <PinButton />
       <WallMenu kind={kind} curved={curved} />
       <BarIcon icon="delete-outline" says="Remove wall" onPress={() => dispatch(remove)} />
     </>
+  );
+}
+
+/** What is chosen stays where it is, whatever is read. */
+function PinButton() {
+  const dispatch = useAppDispatch();
+  const face = useAppSelector(selectFace);
+  const room = useAppSelector(selectRoom);
+  const selection = useAppSelector((state) => state.plan.selection);
+  const all = useAppSelector((state) => state.plan.plan?.corners);
+  const corners = cornersChosen(room, face, selection.kind === 'corner' ? selection.id : null);
+  const pinned = corners.length > 0 && corners.every((id) => all?.[id]?.pinned);
+  return (
+    <BarButton
+      icon={pinned ? 'pin-off-outline' : 'pin-outline'}
+      label={pinned ? 'Unpin' : 'Pin'}
+      says={pinned ? 'Let it move again' : 'This stays'}
+      onPress={() => dispatch(pin(corners, !pinned))}
+    />
   );
 }
 
@@ -141,6 +171,7 @@ function RoomActions({ several }: { several: boolean }) {
       <BarButton icon="flip-horizontal" label="Mirror" onPress={() => dispatch(transform({ mirror: true }))} />
       <BarButton icon="content-copy" label="Copy" onPress={() => dispatch(copyRooms)} />
       {!several && placed && <BarButton icon="label-outline" label="Label back" onPress={() => dispatch(labelBack)} />}
+      {!several && <PinButton />}
       {!several && <ColourMenu />}
     </>
   );
@@ -172,6 +203,7 @@ function CornerActions({ corner }: { corner: string }) {
           <BarButton label="Close it straight" onPress={() => dispatch(closeEnd(corner, 'straight'))} />
         </>
       )}
+      <PinButton />
       <BarButton icon="delete-outline" label="Take corner away" onPress={() => dispatch(remove)} />
     </>
   );

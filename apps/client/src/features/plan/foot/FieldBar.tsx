@@ -1,11 +1,14 @@
-import { formatLength } from '@velvet-tape/core';
+import { type DerivedRoom, MM_PER_INCH, formatLength } from '@velvet-tape/core';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { type RootState, useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton } from '../../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
+import { enter } from '../commands';
 import { type Field, planActions } from '../plan-slice';
-import { selectFace, selectGhost, selectProposed, selectTyped } from '../selectors';
+import { selectFace, selectGhost, selectProposed, selectRoom, selectTyped } from '../selectors';
+import { MeterButton } from '../readings/MeterButton';
+import { likelierThanTyped } from '../readings/say';
 import { Actions } from './Actions';
 import { ProposalActions, ProposalEnd } from './ProposalActions';
 import { type FieldShown, useFields } from './use-fields';
@@ -65,6 +68,9 @@ function Reading({ label }: { label: string }) {
   const face = useAppSelector(selectFace);
   const units = useAppSelector((state) => state.plan.plan?.job.units ?? 'metric');
   const kind = useAppSelector((state: RootState) => state.plan.selection.kind);
+  const proposal = useAppSelector((state) => state.plan.proposal);
+  const room = useAppSelector(selectRoom);
+  const likely = useAppSelector(likelierThanTyped);
   const refused = proposed?.reason ?? ghost?.reason ?? null;
   const reason = typed && !typed.ok ? typed.reason : refused;
   if (!pad.field) {
@@ -74,7 +80,10 @@ function Reading({ label }: { label: string }) {
       </Text>
     ) : null;
   }
-  const readsAs = typed?.ok ? (pad.field === 'turn' ? `${typed.mm}°` : formatLength(typed.mm, units)) : '';
+  const angle = pad.field === 'turn' || (proposal?.kind === 'reading' && proposal.place?.kind === 'angle');
+  const readsAs = typed?.ok ? (angle ? `${typed.mm}°` : formatLength(typed.mm, units)) : '';
+  const taped = pad.field === 'length' && room ? tapedWords(room) : '';
+  if (pad.asked && likely !== null && typed?.ok) return <Unlikely typed={typed.mm} likely={likely} />;
   return (
     <View style={styles.reading}>
       <View style={styles.typed}>
@@ -90,21 +99,50 @@ function Reading({ label }: { label: string }) {
           numberOfLines={2}
           accessibilityLiveRegion="polite"
         >
-          {reason ?? (readsAs && `= ${readsAs}`)}
+          {reason ?? (readsAs ? `= ${readsAs}` : taped)}
         </Text>
       </View>
+      {pad.field === 'length' && face && <MeterButton />}
       {pad.field === 'length' && face && face.halves[0]!.wall.kind !== 'chalk' && (
         <BarButton
           icon="swap-horizontal"
           onPress={() => dispatch(planActions.endSwapped())}
           says={`The ${pad.moves === 'to' ? 'right' : 'left'} corner moves. Swap.`}
-          label={pad.moves === 'to' ? 'right corner moves' : 'left corner moves'}
+          label={pad.moves === 'to' ? 'right moves' : 'left moves'}
         />
       )}
       {(pad.field === 'thickness' || pad.field === 'ceiling') && (
         <ScopeChoice field={pad.field} room={kind === 'room' || pad.field === 'ceiling'} />
       )}
       <ProposalEnd />
+      {pad.field === 'reading' && <MeterButton />}
+    </View>
+  );
+}
+
+/** “2 of 4 taped” */
+const tapedWords = ({ faces }: DerivedRoom): string =>
+  `${faces.filter((face) => face.reading).length} of ${faces.length} taped`;
+
+/** A size that no wall has: is it meant, or the likely one? */
+function Unlikely({ typed, likely }: { typed: number; likely: number }) {
+  const dispatch = useAppDispatch();
+  const colours = useColours();
+  const units = useAppSelector((state) => state.plan.plan?.job.units ?? 'metric');
+  const [as, instead] = [formatLength(typed, units), formatLength(likely, units)];
+  return (
+    <View style={styles.reading} role="alert">
+      <Text style={[styles.ask, { color: colours.ink }]}>{`${as}? Or ${instead}?`}</Text>
+      <BarButton label={as} says={`Yes, ${as}`} onPress={() => dispatch(enter)} />
+      <BarButton
+        strong
+        label={instead}
+        says={`No, ${instead}`}
+        onPress={() => {
+          dispatch(planActions.typed(units === 'metric' ? `${likely / 1000} m` : `${likely / MM_PER_INCH} in`));
+          dispatch(enter);
+        }}
+      />
     </View>
   );
 }
@@ -156,6 +194,7 @@ const styles = StyleSheet.create({
   small: { fontSize: 12.5, lineHeight: 16 },
   value: { fontFamily: FONTS.strong, fontSize: 16, fontVariant: ['tabular-nums'] },
   reading: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: 10, paddingTop: 6, gap: 8, minHeight: 54 },
+  ask: { flex: 1, fontSize: 17, fontFamily: FONTS.strong },
   alone: { paddingHorizontal: 12, paddingTop: 8, fontSize: 14 },
   typed: { flex: 1 },
   typedText: { fontFamily: FONTS.strong, fontSize: 24, lineHeight: 28, fontVariant: ['tabular-nums'] },

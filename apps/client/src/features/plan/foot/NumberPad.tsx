@@ -48,6 +48,7 @@ export function NumberPad() {
   const text = useAppSelector((state) => state.plan.pad.text);
   const units = useAppSelector((state) => state.plan.plan?.job.units ?? 'metric');
   const turn = useAppSelector((state) => state.plan.pad.field === 'turn');
+  const last = useAppSelector((state) => state.plan.lastRead);
   const layout = turn ? TURN : units === 'metric' ? METRIC : IMPERIAL;
   const colours = useColours();
   const type = (types: string) => dispatch(planActions.typed((text + types).replace(/ {2,}/g, ' ').replace(/^ /, '')));
@@ -78,6 +79,9 @@ export function NumberPad() {
           onPress={() => dispatch(planActions.typed(text.trimEnd().slice(0, -1)))}
           onLongPress={() => dispatch(planActions.typed(''))}
         />
+        {last && text === '' && (
+          <PadKey label={last} says={`The last reading, ${last}`} grow={1} small onPress={() => type(last)} />
+        )}
         <PadKey icon="check-bold" says="Enter" label="Enter" grow={2} strong onPress={() => dispatch(enter)} />
       </View>
     </View>

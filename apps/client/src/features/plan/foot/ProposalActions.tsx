@@ -1,3 +1,5 @@
+import { Text } from 'react-native-paper';
+import { useColours } from '../../../ui/theme';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { planActions } from '../plan-slice';
@@ -19,6 +21,7 @@ export function ProposalEnd() {
   const proposal = useAppSelector((state) => state.plan.proposal);
   const tool = useAppSelector((state) => state.plan.tool);
   if (!proposal || (proposal.kind === 'loop' && proposal.drawing)) return null;
+  if (proposal.kind === 'reading' && !proposal.read) return null;
   if (proposal.kind !== 'path' || tool === 'divide')
     return <BarButton strong icon="check" label="Keep" onPress={() => dispatch(keepProposal)} />;
   return (
@@ -73,9 +76,21 @@ export function ProposalActions() {
           {drop}
         </>
       );
+    case 'reading':
+      return (
+        <>
+          {!proposal.place && <Hint>Now tap the second corner or wall.</Hint>}
+          {drop}
+        </>
+      );
     case 'box':
       return drop;
   }
+}
+
+function Hint({ children }: { children: string }) {
+  const colours = useColours();
+  return <Text style={{ color: colours.ink, fontSize: 16 }}>{children}</Text>;
 }
 
 const WAYS = [

@@ -51,7 +51,7 @@ function ToolButton({ name, wide }: { name: ToolName; wide: boolean }) {
       ]}
     >
       <Icon source={icon} size={22} color={ink} />
-      <Text style={[styles.toolName, { color: ink }]}>{label}</Text>
+      <Text style={[wide ? styles.wideName : styles.toolName, { color: ink }]}>{label}</Text>
       {wide && <Text style={[styles.key, { color: ink }]}>{key}</Text>}
     </Pressable>
   );
@@ -104,6 +104,7 @@ export function ToolOptions() {
   const dispatch = useAppDispatch();
   const tool = useAppSelector((state) => state.plan.tool);
   const choices = useAppSelector((state) => state.plan.choices);
+  const readings = useAppSelector((state) => Object.keys(state.plan.plan?.readings ?? {}).length);
   const choose = (made: Partial<ToolChoices>) => () => dispatch(planActions.choicesMade(made));
   const options = () => {
     switch (tool) {
@@ -112,6 +113,15 @@ export function ToolOptions() {
         return [
           <BarButton key="wall" label="Wall" chosen={!choices.chalk} onPress={choose({ chalk: false })} />,
           <BarButton key="chalk" label="Chalk line" chosen={choices.chalk} onPress={choose({ chalk: true })} />,
+        ];
+      case 'measure':
+        return [
+          <BarButton
+            key="readings"
+            icon="format-list-numbered"
+            label={`Readings (${readings})`}
+            onPress={() => dispatch(planActions.listed(true))}
+          />,
         ];
       case 'shape':
         return SHAPES.map((shape) => (
@@ -165,7 +175,7 @@ const styles = StyleSheet.create({
     justifyContent: 'center',
   },
   wideTool: {
-    width: 59,
+    width: 52,
     minHeight: TOUCH + 4,
     borderRadius: 10,
     borderWidth: 1,
@@ -173,6 +183,7 @@ const styles = StyleSheet.create({
     justifyContent: 'center',
   },
   key: { position: 'absolute', top: 1, right: 5, fontSize: 10.5, lineHeight: 14 },
+  wideName: { fontFamily: FONTS.sans, fontSize: 11.5, lineHeight: 16 },
   toolName: { fontFamily: FONTS.sans, fontSize: 12.5, lineHeight: 16 },
   options: { gap: 6, paddingHorizontal: 8, paddingTop: 6, alignItems: 'center' },
   icon: { width: TOUCH, height: TOUCH, margin: 0 },

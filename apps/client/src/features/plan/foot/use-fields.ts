@@ -1,4 +1,13 @@
-import { type Plan, type WallFace, bendOf, distance, formatLength, formatSize, roughly } from '@velvet-tape/core';
+import {
+  type Plan,
+  type WallFace,
+  bendOf,
+  lengthToSay,
+  formatLength,
+  formatSize,
+  placeInWords,
+  roughly,
+} from '@velvet-tape/core';
 import { useAppSelector } from '../../../store/store';
 import type { Field } from '../plan-slice';
 import { selectFace, selectLean, selectOpening, selectProposal, selectRoom, selectSolid } from '../selectors';
@@ -26,6 +35,7 @@ const LABEL: Record<Field, string> = {
   sagitta: 'Bow',
   radius: 'Radius',
   arc: 'Along arc',
+  reading: 'Reading',
 };
 
 /** What can be typed about what is being drawn, else about what is chosen, each with its value. */
@@ -77,10 +87,14 @@ export function useFields(): FieldShown[] {
 function proposalFields(proposal: Proposal, long: (mm: number) => string): FieldShown[] {
   return fieldsOf(proposal).map((name) => {
     const value = valueOf(proposal, name);
-    const shown = value === null ? '–' : name === 'turn' ? turnOf(value) : long(value);
-    return { name, label: LABEL[name], value: shown };
+    const place = proposal.kind === 'reading' ? proposal.place : null;
+    const degrees = place?.kind === 'angle' && value !== null && `${value.toFixed(1)}°`;
+    const shown = value === null ? '–' : name === 'turn' ? turnOf(value) : degrees || long(value);
+    return { name, label: place ? capital(placeInWords(place)) : LABEL[name], value: shown };
   });
 }
+
+const capital = (words: string): string => words[0]!.toUpperCase() + words.slice(1);
 
 function turnOf(degrees: number): string {
   const round = Math.round(Math.abs(degrees) * 10) / 10;
@@ -89,8 +103,7 @@ function turnOf(degrees: number): string {
 
 function lengthOf(face: WallFace, plan: Plan): string {
   const rough = face.provenance === 'rough';
-  const length = face.bulge === 0 ? face.length : distance(face.a, face.b);
-  return roughly(rough, formatLength(length, plan.job.units, rough ? 'coarse' : 'fine'));
+  return roughly(rough, formatLength(lengthToSay(face), plan.job.units, rough ? 'coarse' : 'fine'));
 }
 
 function thicknessOf(face: WallFace, plan: Plan): string {

@@ -2,9 +2,18 @@ import { type DerivedFloor } from '@velvet-tape/core';
 import { G } from '../../../ui/svg';
 import type { HouseColours } from '../../../ui/theme';
 import { useAppSelector } from '../../../store/store';
-import { selectCorner, selectFace, selectGhost, selectOpening, selectRoom, selectSolid } from '../selectors';
+import {
+  selectCorner,
+  selectFace,
+  selectGhost,
+  selectOpening,
+  selectProposal,
+  selectRoom,
+  selectSolid,
+} from '../selectors';
 import { GhostMarks } from './GhostMarks';
 import { CornerDot, Ends, FaceMark, OpeningMark, RoomMark, SolidMark } from './SelectionMarks';
+import { MisclosureMarks, Pins, ReadingBeingTaken } from './ReadingMarks';
 import { SketchMarks } from './SketchMarks';
 
 interface Props {
@@ -25,6 +34,7 @@ export function Overlay({ floor, colours, px, reach }: Props) {
   const standing = useAppSelector(selectSolid);
   const after = useAppSelector(selectGhost)?.floor ?? null;
   const moves = useAppSelector((state) => (state.plan.pad.field === 'length' ? state.plan.pad.moves : null));
+  const proposal = useAppSelector(selectProposal);
   const paint = { colours, px };
   const corner = useAppSelector(selectCorner);
   return (
@@ -40,6 +50,9 @@ export function Overlay({ floor, colours, px, reach }: Props) {
       {standing && <SolidMark standing={standing} colours={colours} />}
       {corner && <CornerDot at={corner} id="chosen-corner" chosen {...paint} />}
       {after && <GhostMarks before={floor} after={after} {...paint} />}
+      <MisclosureMarks {...paint} />
+      <Pins floor={floor} {...paint} />
+      {proposal?.kind === 'reading' && <ReadingBeingTaken proposal={proposal} floor={floor} {...paint} />}
       <SketchMarks {...paint} units={floor.plan.job.units} />
     </G>
   );

@@ -1,6 +1,7 @@
 import { type Point, snapPoint } from '@velvet-tape/core';
 import type { AppDispatch, Command, RootState } from '../../../store/store';
 import { edit } from '../edit';
+import { sayMisclosure } from '../readings/say';
 import { planActions } from '../plan-slice';
 import { selectFloor, selectProposal } from '../selectors';
 import { viewActions } from '../view-slice';
@@ -26,14 +27,16 @@ export const keepProposal = (dispatch: AppDispatch, getState: () => RootState): 
   const result = dispatch(edit(intent));
   if (!result.ok) return false;
   const { notice, tool } = getState().plan;
+  if (proposal.kind === 'reading' && proposal.read) dispatch(planActions.readTaken(proposal.read.text));
   dispatch(planActions.proposed(null));
   const rooms = selectFloor(getState())!.rooms;
   if (result.made && rooms.some((room) => room.room.id === result.made)) dispatch(roomDrawn(result.made));
+  else if (proposal.kind === 'reading') dispatch(sayMisclosure(proposal.place));
   else if (proposal.kind === 'bump') {
     dispatch(planActions.toolChosen('choose'));
     if (result.made) dispatch(planActions.selected({ kind: 'solid', id: result.made }));
   } else if (tool === 'divide') dispatch(planActions.toolChosen('divide'));
-  if (notice) dispatch(planActions.said(notice));
+  if (notice && !getState().plan.notice) dispatch(planActions.said(notice));
   return true;
 };
 
@@ -52,6 +55,11 @@ export const takeTyped: Command = (dispatch, getState) => {
   const at = fields.findIndex((field) => field === pad.field);
   if (proposal.kind === 'box' && pad.field === 'depth' && proposal.width) {
     dispatch(planActions.fieldChosen('depth'));
+    dispatch(keepProposal);
+    return;
+  }
+  if (proposal.kind === 'reading') {
+    dispatch(planActions.fieldChosen('reading'));
     dispatch(keepProposal);
     return;
   }

@@ -2,6 +2,7 @@ import {
   type BumpShape,
   type DerivedFloor,
   type Intent,
+  type Place,
   type PlacedShape,
   type Point,
   type RingPoint,
@@ -17,7 +18,7 @@ import {
  * Something that is drawn but not kept yet. It is shown on the plan as if it were there; its sizes can be typed and
  * dragged, and it is kept or dropped as a whole.
  */
-export type Proposal = BoxProposal | PathProposal | LoopProposal | ShapeProposal | BumpProposal;
+export type Proposal = BoxProposal | PathProposal | LoopProposal | ShapeProposal | BumpProposal | ReadingProposal;
 
 export interface BoxProposal {
   readonly kind: 'box';
@@ -62,8 +63,23 @@ export interface BumpProposal {
   readonly splay: number;
 }
 
+/** What a distance or an angle is measured from or to. */
+export type Picked =
+  | { readonly kind: 'corner'; readonly corner: string; readonly towards: string; readonly at: Point }
+  | { readonly kind: 'face'; readonly from: string; readonly to: string; readonly at: Point };
+
+export interface ReadingProposal {
+  readonly kind: 'reading';
+  /** What was tapped first, while the second is waited for. */
+  readonly first: Picked | null;
+  readonly place: Place | null;
+  /** What it is on the plan, mm (an angle in degrees). */
+  readonly now: number;
+  readonly read: TypedLength | null;
+}
+
 /** The sizes of a proposal that can be typed, in the order they are asked for. */
-export type ProposalField = 'width' | 'depth' | 'leg' | 'turn' | 'left' | 'splay';
+export type ProposalField = 'width' | 'depth' | 'leg' | 'turn' | 'left' | 'splay' | 'reading';
 
 export function fieldsOf(proposal: Proposal): readonly ProposalField[] {
   switch (proposal.kind) {
@@ -74,6 +90,8 @@ export function fieldsOf(proposal: Proposal): readonly ProposalField[] {
       return proposal.points.length > 0 ? ['leg', 'turn'] : [];
     case 'loop':
       return [];
+    case 'reading':
+      return proposal.place ? ['reading'] : [];
     case 'bump':
       return proposal.shape === 'slanted' ? ['width', 'depth', 'left', 'splay'] : ['width', 'depth', 'left'];
   }
@@ -94,6 +112,8 @@ export function valueOf(proposal: Proposal, field: ProposalField): number | null
       if (field === 'left') return proposal.from;
       if (field === 'depth') return Math.abs(proposal.depth);
       return field === 'width' ? proposal.width : field === 'splay' ? proposal.splay : null;
+    case 'reading':
+      return proposal.read?.value ?? proposal.now;
     case 'path':
       return pathValue(proposal, field);
     case 'loop':
@@ -120,6 +140,8 @@ export function withTyped(proposal: Proposal, field: ProposalField, typed: Typed
       return field === 'leg' ? withLeg(proposal, typed) : withTurn(proposal, value);
     case 'loop':
       return proposal;
+    case 'reading':
+      return { ...proposal, read: typed };
   }
 }
 
@@ -139,11 +161,21 @@ export function intentOf(proposal: Proposal, floor: DerivedFloor): Intent | null
     }
     case 'shape':
       return { kind: 'drawPath', floor: id, points: shapeOutline(proposal), closed: true };
+    case 'reading':
+      return readingIntent(proposal, id);
     case 'bump': {
       const { face, shape, from, width, depth, splay } = proposal;
       return { kind: 'bump', floor: id, face, shape, from, width, depth, splay };
     }
   }
+}
+
+function readingIntent({ place, read }: ReadingProposal, floor: string): Intent | null {
+  if (!place || !read) return null;
+  const { value, text, instrument = 'tape' } = read;
+  const unit = place.kind === 'angle' ? 'deg' : read.unit;
+  const time = new Date().toISOString();
+  return { kind: 'takeReading', floor, place, read: { value, text, unit, instrument, time }, stay: [place.from] };
 }
 
 export function pathIntent({ points, lengths, chalk }: PathProposal, floor: string, closed: boolean): Intent | null {

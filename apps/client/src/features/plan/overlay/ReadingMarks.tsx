@@ -1,0 +1,142 @@
+import {
+  type DerivedFloor,
+  type Misclosure,
+  type Point,
+  type Reading,
+  distance,
+  lineOfReading,
+  middle,
+  misclosuresOn,
+  moved,
+  valueInWords,
+} from '@velvet-tape/core';
+import { pathData } from '@velvet-tape/formats';
+import { useAppSelector } from '../../../store/store';
+import { Circle, G, Path, Text } from '../../../ui/svg';
+import { FONTS, type HouseColours } from '../../../ui/theme';
+import { selectFloor } from '../selectors';
+import type { ReadingProposal } from '../sketching/proposal';
+import { CornerDot } from './SelectionMarks';
+
+const THIN = { vectorEffect: 'non-scaling-stroke' } as const;
+
+interface Paint {
+  colours: HouseColours;
+  px: number;
+}
+
+/** What is being measured: from what was tapped first to what was tapped second. */
+export function ReadingBeingTaken({
+  proposal,
+  floor,
+  ...paint
+}: Paint & { proposal: ReadingProposal; floor: DerivedFloor }) {
+  const { first, place } = proposal;
+  const line = place && lineOfReading(floor.network, place);
+  if (!line) return first && <CornerDot at={first.at} id="measured-from" chosen {...paint} />;
+  return (
+    <G>
+      <Path
+        testID="measured-line"
+        d={pathData([line], false)}
+        fill="none"
+        stroke={paint.colours.brassDeep}
+        strokeWidth={3}
+        strokeDasharray="9 5"
+        {...THIN}
+      />
+      <CornerDot at={line[0]} id="measured-from" chosen {...paint} />
+      <CornerDot at={line[1]} id="measured-to" chosen {...paint} />
+    </G>
+  );
+}
+
+/** Readings that contradict others, on the plan: a clay line along each suspect, and by how much it misses. */
+export function MisclosureMarks(paint: Paint) {
+  const floor = useAppSelector(selectFloor);
+  const dragging = useAppSelector((state) => state.plan.preview !== null);
+  if (!floor || dragging || floor.readings.length < 2) return null;
+  return (
+    <G>
+      {misclosuresOn(floor).map((misclosure) =>
+        misclosure.suspects
+          .slice(0, 2)
+          .map(({ reading }) => (
+            <Suspected key={reading.id} floor={floor} reading={reading} misclosure={misclosure} {...paint} />
+          )),
+      )}
+    </G>
+  );
+}
+
+function Suspected({
+  floor,
+  reading,
+  misclosure,
+  colours,
+  px,
+}: Paint & { floor: DerivedFloor; reading: Reading; misclosure: Misclosure }) {
+  const line = lineOfReading(floor.network, reading);
+  if (!line) return null;
+  const at = distance(...line) > 0 ? middle(...line) : line[0];
+  const { units } = floor.plan.job;
+  const mm = units === 'metric' && reading.kind !== 'angle' && misclosure.by < 1000;
+  const text = `± ${mm ? `${Math.round(misclosure.by)} mm` : valueInWords(reading, misclosure.by, units)}?`;
+  return (
+    <G testID="misclosure">
+      <Path
+        d={pathData([line], false)}
+        fill="none"
+        stroke={colours.clay}
+        strokeWidth={4}
+        strokeDasharray="2 5"
+        {...THIN}
+      />
+      <Text
+        x={at.x}
+        y={at.y - 7 * px}
+        textAnchor="middle"
+        fontSize={14 * px}
+        fontFamily={FONTS.strong}
+        fill={colours.clay}
+        stroke={colours.floor}
+        strokeWidth={4}
+        strokeLinejoin="round"
+        {...({ paintOrder: 'stroke' } as object)}
+        {...THIN}
+      >
+        {text}
+      </Text>
+    </G>
+  );
+}
+
+/** Corners that stay whatever is read: a pin in each. */
+export function Pins({ floor, colours, px }: Paint & { floor: DerivedFloor }) {
+  const pinned = [...floor.network.corners.values()].filter((corner) => corner.pinned);
+  return (
+    <G>
+      {pinned.map((corner) => (
+        <Pin key={corner.id} at={corner} colours={colours} px={px} />
+      ))}
+    </G>
+  );
+}
+
+function Pin({ at, colours, px }: Paint & { at: Point }) {
+  const head = moved(at, { x: 0.5, y: -0.87 }, 15 * px);
+  return (
+    <G testID="pin">
+      <Path d={pathData([[at, head]], false)} stroke={colours.ink} strokeWidth={2.5} {...THIN} />
+      <Circle
+        cx={head.x}
+        cy={head.y}
+        r={5.5 * px}
+        fill={colours.moss}
+        stroke={colours.chalk}
+        strokeWidth={1.5}
+        {...THIN}
+      />
+    </G>
+  );
+}

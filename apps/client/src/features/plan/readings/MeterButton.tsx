@@ -1,0 +1,31 @@
+import { useAppSelector } from '../../../store/store';
+import { BarButton } from '../../../ui/BarButton';
+import { useMeter } from './use-meter';
+
+/** The laser meter: connects it, then fires it. What it sends goes to the field that waits. */
+export function MeterButton() {
+  const field = useAppSelector((state) => state.plan.pad.field);
+  const { status, meter } = useMeter();
+  if (field !== 'length' && field !== 'reading') return null;
+  if (status.state === 'off' || status.state === 'lost')
+    return (
+      <BarButton
+        icon="laser-pointer"
+        label="Laser"
+        says="Connect the laser meter"
+        onPress={() => void meter.connect()}
+      />
+    );
+  const words = status.state === 'connecting' ? 'Connecting' : status.state === 'measuring' ? '…' : 'Shoot';
+  const battery = status.battery === null ? '' : `, battery ${Math.round(100 * status.battery)} %`;
+  return (
+    <BarButton
+      strong
+      icon="laser-pointer"
+      label={words}
+      says={`Measure with the laser${battery}`}
+      disabled={status.state !== 'ready'}
+      onPress={() => void meter.measure()}
+    />
+  );
+}

@@ -1,0 +1,57 @@
+import { type DerivedRoom, type Misclosure, type Place, faceByKey } from '@velvet-tape/core';
+import type { Command } from '../../../store/store';
+import { goToWall } from '../commands';
+import { edit } from '../edit';
+import { planActions } from '../plan-slice';
+import { type selectFace, selectFloor } from '../selectors';
+import { readingFor } from '../tools/measure-tool';
+
+/** To where a reading was taken, ready to take it again. */
+export const measureAgain =
+  ({ kind, face, from, to, via }: Place): Command =>
+  (dispatch, getState) => {
+    const floor = selectFloor(getState());
+    if (!floor) return;
+    dispatch(planActions.listed(false));
+    const wall = kind === 'length' || kind === 'chord' ? faceByKey(floor, `${from}>${to}`) : null;
+    if (wall && face === 'inside') {
+      dispatch(goToWall(wall));
+      return;
+    }
+    const proposal = readingFor(floor, { kind, face, from, to, via });
+    if (!proposal) return;
+    dispatch(planActions.toolChosen('measure'));
+    dispatch(planActions.proposed(proposal));
+  };
+
+/** What contradicts is accepted as it is: it was seen, and is spread over the readings. */
+export const spread =
+  ({ suspects }: Misclosure): Command =>
+  (dispatch) => {
+    dispatch(edit({ kind: 'changeReading', reading: suspects[0].reading.id, change: { spread: true } }));
+  };
+
+/** This one is right: the others give way. */
+export const hold =
+  (reading: string, held: boolean): Command =>
+  (dispatch) => {
+    dispatch(edit({ kind: 'changeReading', reading, change: { held } }));
+  };
+
+/** What stays where it is whatever is read: the corners of a room, of a wall, or one. */
+export const pin =
+  (corners: readonly string[], pinned: boolean): Command =>
+  (dispatch, getState) => {
+    dispatch(edit({ kind: 'pin', floor: getState().plan.floor, corners, pinned }));
+  };
+
+/** The corners of what is chosen. */
+export const cornersChosen: (
+  room: DerivedRoom | null,
+  face: ReturnType<typeof selectFace>,
+  corner: string | null,
+) => string[] = (room, face, corner) => {
+  if (corner) return [corner];
+  if (face) return [face.from, face.to];
+  return [...new Set(room?.faces.flatMap((each) => each.halves.map((half) => half.from)) ?? [])];
+};

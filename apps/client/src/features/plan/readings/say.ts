@@ -1,0 +1,51 @@
+import {
+  type Place,
+  type Reading,
+  likelier,
+  misclosureInWords,
+  misclosuresOn,
+  placeOfReading,
+} from '@velvet-tape/core';
+import type { Command, RootState } from '../../../store/store';
+import { planActions } from '../plan-slice';
+import { selectFace, selectFloor, selectTyped } from '../selectors';
+
+/** A reading was taken: when it contradicts others that is said at once, while the tape is still in the hand. */
+export const sayMisclosure =
+  (place: Place | null): Command =>
+  (dispatch, getState) => {
+    const floor = selectFloor(getState());
+    if (!floor || !place) return;
+    const taken = placeOfReading(place);
+    const found = misclosuresOn(floor).find(({ suspects }) =>
+      suspects.some(({ reading }) => placeOfReading(reading) === taken || touches(reading, place)),
+    );
+    if (found) dispatch(planActions.said({ text: misclosureInWords(found, floor.plan.job.units), tone: 'refused' }));
+  };
+
+const touches = (reading: Reading, place: Place): boolean =>
+  [place.from, place.to].some((corner) => corner === reading.from || corner === reading.to);
+
+/** A size that is likelier than the one typed, mm; null while what is typed is likely. */
+export function likelierThanTyped(state: RootState): number | null {
+  const typed = selectTyped(state);
+  const { field } = state.plan.pad;
+  if (!typed?.ok) return null;
+  switch (field) {
+    case 'length':
+      return selectFace(state) ? likelier(typed.mm, 'wall') : null;
+    case 'thickness':
+      return likelier(typed.mm, 'thickness');
+    case 'ceiling':
+      return likelier(typed.mm, 'ceiling');
+    case 'width': {
+      const { selection, plan } = state.plan;
+      const opening = selection.kind === 'opening' ? plan?.openings[selection.id] : null;
+      return opening ? likelier(typed.mm, opening.kind) : null;
+    }
+    case 'sill':
+      return likelier(typed.mm, 'sill');
+    default:
+      return null;
+  }
+}

@@ -1,0 +1,26 @@
+import { distance } from '../geometry';
+import type { Reading } from '../plan/plan';
+import { MISCLOSURE } from '../trueup';
+import type { DerivedFloor, DerivedRoom, WallFace } from './derive-floor';
+
+/** The room a reading was taken in; null where it was taken outside of rooms. */
+export function roomOfReading(floor: DerivedFloor, { from, to }: Pick<Reading, 'from' | 'to'>): DerivedRoom | null {
+  const along = floor.rooms.find(({ faces }) => faces.some((face) => face.from === from && face.to === to));
+  if (along) return along;
+  // of two rooms that have both corners the inner one is meant, which is the smaller
+  const both = floor.rooms.filter(({ faces }) => {
+    const corners = new Set(faces.flatMap((face) => face.halves.flatMap((half) => [half.from, half.to])));
+    return corners.has(from) && corners.has(to);
+  });
+  return both.sort((a, b) => a.measures.area - b.measures.area)[0] ?? null;
+}
+
+/** Does what was read along a face agree with the plan, as far as is silent? True where nothing was read. */
+export const agrees = (face: WallFace): boolean =>
+  !face.reading || Math.abs(face.reading.value - acrossOf(face)) < MISCLOSURE.silent;
+
+/** The length to write at a face (of a curved one straight across), mm: what was read, as long as the plan agrees with it. */
+export const lengthToSay = (face: WallFace): number =>
+  face.reading && agrees(face) ? face.reading.value : acrossOf(face);
+
+const acrossOf = (face: WallFace): number => (face.bulge === 0 ? face.length : distance(face.a, face.b));
