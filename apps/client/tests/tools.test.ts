@@ -1,4 +1,13 @@
-import { type Guide, type Intent, type Plan, type Point, applyEdit, deriveFloor, newPlan } from '@velvet-tape/core';
+import {
+  type Guide,
+  type Intent,
+  type Plan,
+  type Point,
+  applyEdit,
+  deriveFloor,
+  newPlan,
+  pointAt,
+} from '@velvet-tape/core';
 import { calmed } from '../src/features/plan/Calm';
 import { type Selection, type ToolChoices, planActions } from '../src/features/plan/plan-slice';
 import { type Proposal, intentOf, withTyped } from '../src/features/plan/sketching/proposal';
@@ -10,6 +19,7 @@ import { cornersTool } from '../src/features/plan/tools/corners-tool';
 import { divideTool } from '../src/features/plan/tools/divide-tool';
 import { lassoTool } from '../src/features/plan/tools/lasso-tool';
 import { loopTool } from '../src/features/plan/tools/loop-tool';
+import { measureTool } from '../src/features/plan/tools/measure-tool';
 import { shapeTool } from '../src/features/plan/tools/shape-tool';
 import { SheetInput } from '../src/features/plan/tools/sheet-input';
 import type { Bench, Pointer, Tool } from '../src/features/plan/tools/tool';
@@ -33,6 +43,7 @@ function workbench(plan: Plan = newPlan({ name: 'Shed' })) {
       solid: { solid: 'column', shape: 'round' },
       neighbours: 'stretch',
       free: false,
+      round: 'clockwise',
     } as ToolChoices,
   };
   let seeds = 0;
@@ -311,6 +322,42 @@ describe('other ways to draw', () => {
     drag(divideTool(bench), [2500, -40], [2520, 1500], [2530, 2960]);
     expect(bench.floor().rooms).toHaveLength(2);
     expect(bench.floor().area).toBeCloseTo(12e6, 0);
+  });
+
+  test('from corner to corner a diagonal is measured, from wall to wall the distance across, a corner twice its angle', () => {
+    const { bench, state } = workbench(shed());
+    const tool = measureTool(bench);
+    const measured = (...points: (readonly [number, number])[]) => {
+      for (const point of points) drag(tool, point);
+      return state.proposal;
+    };
+    const [a, b] = [bench.floor().rooms[0]!.faces[0]!.a, bench.floor().rooms[0]!.faces[2]!.a];
+    const { width, height } = { width: Math.abs(b.x - a.x), height: Math.abs(b.y - a.y) };
+    const nearest = (p: Point): [number, number] => [p.x + 20, p.y + 10];
+    const diagonal = measured(nearest(a), nearest(b));
+    expect(diagonal).toMatchObject({ place: { kind: 'diagonal' } });
+    expect((diagonal as { now: number }).now).toBeCloseTo(Math.hypot(width, height), 6);
+    expect(intentOf(diagonal!, bench.floor())).toBeNull();
+    const typed = withTyped(diagonal!, 'reading', { value: 5123, text: '5.123', unit: 'm', instrument: 'laser' });
+    expect(intentOf(typed, bench.floor())).toMatchObject({
+      kind: 'takeReading',
+      read: { value: 5123, instrument: 'laser' },
+    });
+    expect(measured(nearest(a), nearest(a))).toMatchObject({ place: { kind: 'angle' }, now: expect.closeTo(90, 6) });
+    // from the middle of one wall to the middle of the one opposite
+    const [m, n] = [0, 2]
+      .map((i) => bench.floor().rooms[0]!.faces[i]!)
+      .map((f) => pointAt(f.course, f.length / 2, -40));
+    expect(measured([m!.x, m!.y], [n!.x, n!.y])).toMatchObject({ place: { kind: 'between' } });
+    // two corners beside each other have a wall between them
+    const next = bench.floor().rooms[0]!.faces[1]!.a;
+    expect(measured(nearest(a), nearest(next))).toMatchObject({ place: { kind: 'length' } });
+    // walls at right angles have no distance: the second is the beginning of another reading
+    const side = bench.floor().rooms[0]!.faces[1]!;
+    const q = pointAt(side.course, side.length / 2, -40);
+    expect(measured([m!.x, m!.y], [q.x, q.y])).toMatchObject({ place: null, first: { kind: 'face' } });
+    drag(tool, [90_000, 90_000]);
+    expect(state.proposal).toBeNull();
   });
 
   test('a column goes where it is tapped, and is chosen', () => {

@@ -110,3 +110,20 @@ describe('bringing two people’s work together', () => {
     expect(isNothing(changeBetween(withChange(both, inverse(change)), other))).toBe(true);
   });
 });
+
+test('a document of version 2 is brought up to date: its readings keep what they said', () => {
+  const house = new House();
+  const hall = house.box(0, 0, 4000, 3000);
+  house.tape(house.face(hall, 'top'), 4213);
+  const old = JSON.parse(JSON.stringify(house.plan)) as {
+    schema: number;
+    readings: Record<string, Record<string, unknown>>;
+  };
+  old.schema = 2;
+  for (const reading of Object.values(old.readings))
+    for (const name of ['via', 'note', 'held', 'spread', 'history']) delete reading[name];
+  const read = readPlan(old);
+  if (!read.ok) throw new Error(read.reason);
+  expect(read.plan).toEqual(house.plan);
+  expect(Object.values(read.plan.readings)[0]).toMatchObject({ value: 4213, via: [], held: false, history: [] });
+});

@@ -33,8 +33,9 @@ export function roomsToCsv(plan: Plan): string {
 export function readingsToCsv(floor: DerivedFloor): string {
   const metric = floor.plan.job.units === 'metric';
   const [length, unit] = metric ? [1000, 'm'] : [MM_PER_FOOT, 'ft'];
+  // numbers, not text: of text a minus at the beginning would be taken for a formula
   const figure = (reading: Reading, value: number) =>
-    reading.kind === 'angle' ? value.toFixed(2) : (value / length).toFixed(4);
+    Number(reading.kind === 'angle' ? value.toFixed(2) : (value / length).toFixed(4));
   const rows = floor.readings.map((reading) => {
     const off = floor.survey.residual(reading);
     return {
@@ -44,7 +45,7 @@ export function readingsToCsv(floor: DerivedFloor): string {
       [`Read (${unit}; angles °)`]: figure(reading, reading.value),
       [`On the plan (${unit}; angles °)`]: figure(reading, reading.value + off),
       [`Difference (${unit}; angles °)`]: figure(reading, off),
-      'Controlled (%)': (100 * floor.survey.control(reading)).toFixed(0),
+      'Controlled (%)': Math.round(100 * floor.survey.control(reading)),
       Instrument: reading.instrument,
       Time: reading.time,
       Note: reading.note,

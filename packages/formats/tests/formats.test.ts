@@ -1,7 +1,7 @@
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import Papa from 'papaparse';
 import { type Plan, applyEdit, deriveFloor, newPlan } from '@velvet-tape/core';
-import { floorToSvg, roomsToCsv } from '../src';
+import { floorToSvg, readingsToCsv, roomsToCsv } from '../src';
 
 function house(name: string, units: 'metric' | 'imperial' = 'metric'): Plan {
   let plan = newPlan({ name, units });
@@ -148,4 +148,22 @@ describe('the rooms as CSV', () => {
     expect(data[0]!.Room!.replace(/^'/, '')).toBe(name.trim());
     expect(data[0]!.Room!.startsWith('=')).toBe(false);
   });
+});
+
+test('the readings as CSV say what was read, what the plan has, and how well it is controlled', () => {
+  const floor = deriveFloor(house('=Barn'), 'ground');
+  const { data, errors } = Papa.parse<Record<string, string>>(readingsToCsv(floor), { header: true });
+  expect(errors).toEqual([]);
+  expect(data).toHaveLength(1);
+  expect(data[0]).toMatchObject({
+    What: 'wall',
+    'As typed': '4.20',
+    'Read (m; angles °)': '4.2',
+    'On the plan (m; angles °)': '4.2',
+    'Difference (m; angles °)': '0',
+    'Controlled (%)': '0',
+    Instrument: 'tape',
+  });
+  // a name that a spreadsheet would run as a formula is made harmless
+  expect(data[0]!['Room']).toMatch(/^'=Barn/);
 });
