@@ -106,6 +106,18 @@ plain.describe('on a phone', () => {
     await finger.tap(await middleOf(page.getByTestId(/^name/).getByText('Ticket hall')));
     await page.getByText('Volume').waitFor();
     await picture(page, 'phone-room');
+    // a slip waiting to be found, and the diagonal that was taken to find it
+    await page.getByRole('button', { name: 'Done', exact: true }).tap();
+    await finger.tap(await middleOf(page.getByTestId(/^area/).getByText('16.97')));
+    await page.getByTestId('contradiction').waitFor();
+    await picture(page, 'phone-misclosure');
+    await page.getByText('Measure again').tap();
+    await page.getByTestId('tape-strip').waitFor();
+    await page.getByRole('button', { name: 'Done', exact: true }).tap();
+    await page.getByRole('button', { name: 'Measure', exact: true }).tap();
+    await page.getByText(/^Readings \(/).tap();
+    await page.getByText('Furthest off').tap();
+    await picture(page, 'phone-readings');
   });
 });
 

@@ -24,16 +24,23 @@ export interface Observation {
   misfit(unknowns: Unknowns, x: Float64Array): number;
   /** Coefficients of x and y of each corner, where they do not depend on x. */
   readonly constant?: readonly number[];
+  /** The same where a formula gives them. */
+  coefficients?(unknowns: Unknowns, x: Float64Array): readonly number[];
 }
 
 /** Step for taking derivatives, mm. */
 const STEP = 0.01;
 
 /** An observation linearised: derivatives as they are given, else by central differences. */
-export function rowOf({ corners, deviation, misfit, constant }: Observation, unknowns: Unknowns, x: Float64Array): Row {
+export function rowOf(
+  { corners, deviation, misfit, constant, coefficients: given }: Observation,
+  unknowns: Unknowns,
+  x: Float64Array,
+): Row {
   const at = corners.flatMap((id) => [unknowns.at(id), unknowns.at(id) + 1]);
   const coefficients =
     constant ??
+    given?.(unknowns, x) ??
     at.map((i) => {
       const was = x[i]!;
       x[i] = was + STEP;
@@ -217,6 +224,13 @@ function directionsOf(network: Network, readings: readonly Reading[], square: nu
       const [a, b] = [unknowns.at(wall.start), unknowns.at(wall.end)];
       const v = { x: x[b]! - x[a]!, y: x[b + 1]! - x[a + 1]! };
       return -Math.atan2(cross(meant, v), dot(meant, v));
+    },
+    // an angle turns by what its far end moves across, over the length
+    coefficients: (unknowns, x) => {
+      const [a, b] = [unknowns.at(wall.start), unknowns.at(wall.end)];
+      const [vx, vy] = [x[b]! - x[a]!, x[b + 1]! - x[a + 1]!];
+      const square = vx * vx + vy * vy || 1;
+      return [vy / square, -vx / square, -vy / square, vx / square];
     },
   }));
 }
