@@ -1,4 +1,11 @@
-import { type DerivedFloor, type DrawingStyle, type Mark, FLOORS, drawFloorInParts } from '@velvet-tape/core';
+import {
+  type DerivedFloor,
+  type DrawingPart,
+  type DrawingStyle,
+  type Mark,
+  FLOORS,
+  drawFloorInParts,
+} from '@velvet-tape/core';
 import { memo, useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -69,37 +76,34 @@ interface Look {
 const ShownDrawing = memo(function ShownDrawing(look: Look) {
   const shown = useAppSelector(selectShownFloor);
   const parted = useAppSelector(selectParted);
+  const whole = useLaidOut(parted?.rest ?? shown, look.lettering);
+  const part = useLaidOut(parted?.part ?? null, look.lettering);
   return (
     <>
-      {parted && <Drawing floor={parted.part} sections="floors" {...look} />}
-      {shown && <Drawing floor={parted?.rest ?? shown} sections="all" {...look} />}
-      {parted && <Drawing floor={parted.part} sections="above" {...look} />}
+      <Parts parts={part.filter(({ key }) => key === FLOORS)} {...look} />
+      <Parts parts={whole} {...look} />
+      <Parts parts={part.filter(({ key }) => key !== FLOORS)} {...look} />
     </>
   );
 });
 
-/** Of a drawing: all of it, the floors of its rooms, or what stands and is written on them. */
-type Sections = 'all' | 'floors' | 'above';
-
 /** A floor laid out; anew when it or the step of zoom changes, not when the sheet is moved. */
-const Drawing = memo(function Drawing({
-  floor,
-  sections,
-  lettering,
-  colours,
-}: Look & { floor: DerivedFloor; sections: Sections }) {
-  const { units } = floor.plan.job;
-  const parts = useMemo(() => {
-    const style: DrawingStyle = { lettering, units };
+function useLaidOut(floor: DerivedFloor | null, lettering: number): readonly DrawingPart[] {
+  return useMemo(() => {
+    if (!floor) return NOTHING;
+    const style: DrawingStyle = { lettering, units: floor.plan.job.units };
     return drawFloorInParts(floor, style);
-  }, [floor, lettering, units]);
-  return parts
-    .filter(({ key }) => sections === 'all' || (key === FLOORS) === (sections === 'floors'))
-    .flatMap(({ key, apart, marks }) =>
-      (apart ? sheaves(marks) : [marks]).map((sheaf, i) => (
-        <Sheaf key={`${key}.${i}`} marks={sheaf} colours={colours} lettering={lettering} />
-      )),
-    );
+  }, [floor, lettering]);
+}
+
+const NOTHING: readonly DrawingPart[] = [];
+
+const Parts = memo(function Parts({ parts, lettering, colours }: Look & { parts: readonly DrawingPart[] }) {
+  return parts.flatMap(({ key, apart, marks }) =>
+    (apart ? sheaves(marks) : [marks]).map((sheaf, i) => (
+      <Sheaf key={`${key}.${i}`} marks={sheaf} colours={colours} lettering={lettering} />
+    )),
+  );
 });
 
 /** Marks are painted in sheaves: of one in which no mark changed nothing is looked at. */

@@ -246,8 +246,14 @@ function solidIntent(solid: string, field: Field, mm: number, face: string | nul
 }
 
 /** The plan as it would be after Enter, or why it can't be. */
-export const selectGhost = createSelector([selectPlan, selectTypedIntent, selectFloorId], (plan, intent, floor) => {
-  if (!plan || !intent) return null;
-  const result = applyEdit(plan, intent, 'ghost');
-  return result.ok ? { floor: deriveFloor(result.plan, floor), reason: null } : { floor: null, reason: result.reason };
-});
+export const selectGhost = createSelector(
+  [selectPlan, selectTypedIntent, selectFloorId, selectFloor],
+  (plan, intent, floor, now) => {
+    if (!plan || !intent || !now) return null;
+    const result = applyEdit(plan, intent, 'ghost');
+    // where lengths come from is not asked of a ghost
+    return result.ok
+      ? { floor: deriveFloor(result.plan, floor, now), reason: null }
+      : { floor: null, reason: result.reason };
+  },
+);

@@ -11,6 +11,7 @@ import {
   valueInWords,
 } from '@velvet-tape/core';
 import { pathData } from '@velvet-tape/formats';
+import { memo } from 'react';
 import { useAppSelector } from '../../../store/store';
 import { Circle, G, Path, Text } from '../../../ui/svg';
 import { FONTS, type HouseColours } from '../../../ui/theme';
@@ -52,7 +53,7 @@ export function ReadingBeingTaken({
 }
 
 /** Readings that contradict others, on the plan: a clay line along each suspect, and by how much it misses. */
-export function MisclosureMarks(paint: Paint) {
+export const MisclosureMarks = memo(function MisclosureMarks(paint: Paint) {
   const floor = useAppSelector(selectFloor);
   const dragging = useAppSelector((state) => state.plan.preview !== null);
   if (!floor || dragging || floor.readings.length < 2) return null;
@@ -67,7 +68,7 @@ export function MisclosureMarks(paint: Paint) {
       )}
     </G>
   );
-}
+});
 
 function Suspected({
   floor,
@@ -112,7 +113,7 @@ function Suspected({
 }
 
 /** Corners that stay whatever is read: a pin in each. */
-export function Pins({ floor, colours, px }: Paint & { floor: DerivedFloor }) {
+export const Pins = memo(function Pins({ floor, colours, px }: Paint & { floor: DerivedFloor }) {
   const pinned = [...floor.network.corners.values()].filter((corner) => corner.pinned);
   return (
     <G>
@@ -121,7 +122,7 @@ export function Pins({ floor, colours, px }: Paint & { floor: DerivedFloor }) {
       ))}
     </G>
   );
-}
+});
 
 function Pin({ at, colours, px }: Paint & { at: Point }) {
   const head = moved(at, { x: 0.5, y: -0.87 }, 15 * px);

@@ -1,5 +1,6 @@
 import { type Point, type Units, distance, formatLength, middle } from '@velvet-tape/core';
 import { pathData } from '@velvet-tape/formats';
+import { memo } from 'react';
 import { Circle, G, Path, Text } from '../../../ui/svg';
 import { FONTS, type HouseColours } from '../../../ui/theme';
 import { useAppSelector } from '../../../store/store';
@@ -17,7 +18,7 @@ interface Paint {
 }
 
 /** What is being drawn, what it was caught by, what is being drawn round. */
-export function SketchMarks({ colours, px, units }: Paint & { units: Units }) {
+export const SketchMarks = memo(function SketchMarks({ colours, px, units }: Paint & { units: Units }) {
   const proposal = useAppSelector(selectProposal);
   const trace = useAppSelector((state) => state.view.trace);
   return (
@@ -37,7 +38,7 @@ export function SketchMarks({ colours, px, units }: Paint & { units: Units }) {
       <Guides colours={colours} px={px} />
     </G>
   );
-}
+});
 
 function ProposalMarks({ proposal, ...paint }: Paint & { proposal: Proposal; units: Units }) {
   const { colours, px } = paint;
