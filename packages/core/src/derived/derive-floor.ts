@@ -156,7 +156,8 @@ function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
         return [last.derived];
       }
       const faces = outline.runs.map((run) => seen(run, room.id));
-      return [derivedRoom(plan, room, outline, faces, ceilingHeight)];
+      const held = known?.rooms.find((each) => each.room.id === room.id)?.label ?? null;
+      return [derivedRoom(plan, room, outline, faces, ceilingHeight, held)];
     });
   const free = freeRuns(network).map((run) => seen(run, null));
   const shown = new Set([...free, ...derivedRooms.flatMap((room) => room.faces)].map((face) => face.reading));
@@ -294,6 +295,7 @@ function derivedRoom(
   outline: RoomOutline,
   faces: readonly WallFace[],
   ceilingHeight: number,
+  held: Point | null,
 ): DerivedRoom {
   const last = rooms.get(outline)?.derived;
   if (last?.room === room && last.ceilingHeight === ceilingHeight && last.faces.every((face, i) => face === faces[i]))
@@ -303,12 +305,13 @@ function derivedRoom(
     room,
     outline,
     faces,
-    label: labelOf(room, outline, last),
+    // while its walls are dragged the label stays, as long as it is in the room
+    label: held && floorContains(outline.rings, held) ? held : labelOf(room, outline, last),
     ceilingHeight,
     measures: roomMeasures(outline, ceilingHeight, inRoom),
     rough: faces.some((face) => face.provenance === 'rough'),
   };
-  rooms.set(outline, { plan, derived });
+  if (!held) rooms.set(outline, { plan, derived });
   return derived;
 }
 

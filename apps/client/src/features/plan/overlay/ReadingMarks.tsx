@@ -3,7 +3,9 @@ import {
   type Misclosure,
   type Point,
   type Reading,
+  direction,
   distance,
+  leftOf,
   lineOfReading,
   middle,
   misclosuresOn,
@@ -79,7 +81,9 @@ function Suspected({
 }: Paint & { floor: DerivedFloor; reading: Reading; misclosure: Misclosure }) {
   const line = lineOfReading(floor.network, reading);
   if (!line) return null;
-  const at = distance(...line) > 0 ? middle(...line) : line[0];
+  // outside of the wall, where no length is written
+  const long = distance(...line) > 0;
+  const at = long ? moved(middle(...line), leftOf(direction(...line)), 15 * px) : line[0];
   const { units } = floor.plan.job;
   const mm = units === 'metric' && reading.kind !== 'angle' && misclosure.by < 1000;
   const text = `± ${mm ? `${Math.round(misclosure.by)} mm` : valueInWords(reading, misclosure.by, units)}?`;
@@ -95,7 +99,7 @@ function Suspected({
       />
       <Text
         x={at.x}
-        y={at.y - 7 * px}
+        y={at.y + 5 * px}
         textAnchor="middle"
         fontSize={14 * px}
         fontFamily={FONTS.strong}
