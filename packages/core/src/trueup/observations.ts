@@ -1,6 +1,7 @@
 import { type Point, cross, direction, dot } from '../geometry';
 import type { Corner, Id, Instrument, Reading, Wall } from '../plan/plan';
 import { type HalfWall, type Network, facesOf, runOfReading } from '../walls';
+import { derivatives } from './derivatives';
 import { DEVIATION, deviationOf } from './deviations';
 import { grainOf } from './grain';
 import type { Row } from './normal-equations';
@@ -28,9 +29,6 @@ export interface Observation {
   coefficients?(unknowns: Unknowns, x: Float64Array): readonly number[];
 }
 
-/** Step for taking derivatives, mm. */
-const STEP = 0.01;
-
 /** An observation linearised: derivatives as they are given, else by central differences. */
 export function rowOf(
   { corners, deviation, misfit, constant, coefficients: given }: Observation,
@@ -38,18 +36,7 @@ export function rowOf(
   x: Float64Array,
 ): Row {
   const at = corners.flatMap((id) => [unknowns.at(id), unknowns.at(id) + 1]);
-  const coefficients =
-    constant ??
-    given?.(unknowns, x) ??
-    at.map((i) => {
-      const was = x[i]!;
-      x[i] = was + STEP;
-      const after = misfit(unknowns, x);
-      x[i] = was - STEP;
-      const before = misfit(unknowns, x);
-      x[i] = was;
-      return (before - after) / (2 * STEP);
-    });
+  const coefficients = constant ?? given?.(unknowns, x) ?? derivatives(at, x, (there) => -misfit(unknowns, there));
   return { at, coefficients, misfit: misfit(unknowns, x), deviation };
 }
 

@@ -1,6 +1,7 @@
 import { cross } from '../geometry';
 import { type Id, type Reading, placeOfReading } from '../plan/plan';
 import { type HalfWall, type Network, componentsOf } from '../walls';
+import { derivatives } from './derivatives';
 import { deviationOf } from './deviations';
 import { NormalEquations, type Row, dotRow } from './normal-equations';
 import { type Observation, type Source, computedOf, observationsOf, readingOf, rowOf } from './observations';
@@ -184,24 +185,13 @@ export class Survey {
   }
 }
 
-const STEP = 0.01;
-
 function linear(
   { unknowns, x }: Part,
   corners: readonly Id[],
   value: (unknowns: Unknowns, x: Float64Array) => number,
 ): Linear {
   const at = corners.flatMap((id) => [unknowns.at(id), unknowns.at(id) + 1]);
-  const coefficients = at.map((i) => {
-    const was = x[i]!;
-    x[i] = was + STEP;
-    const after = value(unknowns, x);
-    x[i] = was - STEP;
-    const before = value(unknowns, x);
-    x[i] = was;
-    return (after - before) / (2 * STEP);
-  });
-  return { at, coefficients };
+  return { at, coefficients: derivatives(at, x, (there) => value(unknowns, there)) };
 }
 
 const variance = ({ normal }: Part, row: Linear): number => Math.max(0, dotRow(row, normal.spread(row)));

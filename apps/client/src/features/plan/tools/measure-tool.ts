@@ -1,7 +1,6 @@
 import {
   type DerivedFloor,
   type Place,
-  type Point,
   cross,
   distance,
   faceAt,
@@ -11,7 +10,7 @@ import {
   valueOnPlan,
 } from '@velvet-tape/core';
 import type { Picked, ReadingProposal } from '../sketching/proposal';
-import { type Bench, type Pointer, type Tool, isTap } from './tool';
+import { type Bench, type Pointer, type Tool, tapTool } from './tool';
 
 /** Faces that differ by more than this have no distance between them: sin 15°. */
 const PARALLEL = 0.26;
@@ -21,46 +20,23 @@ const PARALLEL = 0.26;
  * distance across, from a corner to a wall the same; a corner tapped twice is its angle. What was read is then typed.
  */
 export function measureTool(bench: Bench): Tool {
-  let pressed: Point | null = null;
   const open = (): ReadingProposal | null => {
     const proposal = bench.proposal();
     return proposal?.kind === 'reading' ? proposal : null;
   };
-
-  return {
-    busy: false,
-    down(pointer) {
-      pressed = pointer.px;
-    },
-    move(pointer) {
-      if (!pressed || isTap(pressed, pointer.px)) return;
-      bench.pan(pointer.px.x - pressed.x, pointer.px.y - pressed.y);
-      pressed = pointer.px;
-    },
-    up(pointer) {
-      const tapped = pressed && isTap(pressed, pointer.px);
-      pressed = null;
-      if (!tapped) return;
-      const floor = bench.floor();
-      const picked = pickAt(floor, pointer);
-      const first = open()?.place ? null : open()?.first;
-      if (!picked) {
-        if (open()) bench.propose(null);
-        return;
-      }
-      if (!first) {
-        bench.propose({ kind: 'reading', first: picked, place: null, now: 0, read: null });
-        return;
-      }
-      const proposal = readingFor(floor, placeBetween(floor, first, picked));
-      bench.propose(
-        proposal ? { ...proposal, first } : { kind: 'reading', first: picked, place: null, now: 0, read: null },
-      );
-    },
-    cancel() {
-      pressed = null;
-    },
-  };
+  return tapTool(bench, (pointer) => {
+    const floor = bench.floor();
+    const picked = pickAt(floor, pointer);
+    if (!picked) {
+      if (open()) bench.propose(null);
+      return;
+    }
+    const first = open()?.place ? null : open()?.first;
+    const proposal = first && readingFor(floor, placeBetween(floor, first, picked));
+    bench.propose(
+      proposal ? { ...proposal, first } : { kind: 'reading', first: picked, place: null, now: 0, read: null },
+    );
+  });
 }
 
 /** A reading about to be typed, with what it is on the plan; null where it can't be taken. */

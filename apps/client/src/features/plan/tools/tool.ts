@@ -58,3 +58,26 @@ export interface Tool {
 export const SLACK = 8;
 
 export const isTap = (from: Point, to: Point): boolean => Math.hypot(to.x - from.x, to.y - from.y) < SLACK;
+
+/** A tool that does something where it is tapped; a drag moves the sheet. */
+export function tapTool(bench: Bench, tapped: (pointer: Pointer) => void): Tool {
+  let pressed: Point | null = null;
+  return {
+    busy: false,
+    down(pointer) {
+      pressed = pointer.px;
+    },
+    move(pointer) {
+      if (!pressed || isTap(pressed, pointer.px)) return;
+      bench.pan(pointer.px.x - pressed.x, pointer.px.y - pressed.y);
+      pressed = pointer.px;
+    },
+    up(pointer) {
+      if (pressed && isTap(pressed, pointer.px)) tapped(pointer);
+      pressed = null;
+    },
+    cancel() {
+      pressed = null;
+    },
+  };
+}
