@@ -8,8 +8,7 @@ import {
   newPlan,
   pointAt,
 } from '@velvet-tape/core';
-import { calmed } from '../src/features/plan/Calm';
-import { type Selection, type ToolChoices, planActions } from '../src/features/plan/plan-slice';
+import type { Selection, ToolChoices } from '../src/features/plan/plan-slice';
 import { type Proposal, intentOf, withTyped } from '../src/features/plan/sketching/proposal';
 import { boxTool } from '../src/features/plan/tools/box-tool';
 import { bumpTool } from '../src/features/plan/tools/bump-tool';
@@ -23,7 +22,6 @@ import { measureTool } from '../src/features/plan/tools/measure-tool';
 import { shapeTool } from '../src/features/plan/tools/shape-tool';
 import { SheetInput } from '../src/features/plan/tools/sheet-input';
 import type { Bench, Pointer, Tool } from '../src/features/plan/tools/tool';
-import { makeStore } from '../src/store/store';
 
 /** A workbench without a screen: edits are done at once, and what was shown is remembered. */
 function workbench(plan: Plan = newPlan({ name: 'Shed' })) {
@@ -394,26 +392,6 @@ describe('other ways to draw', () => {
     expect(state.previews.at(-1)).toBeNull();
     expect(state.committed).toHaveLength(1);
   });
-});
-
-test('beside the sheet a drag is followed now and then, everything else at once', () => {
-  jest.useFakeTimers();
-  const store = makeStore();
-  const calm = calmed(store);
-  const stop = calm.follow();
-  const shown = () => calm.store.getState().plan.preview?.reason;
-  const look = (reason: string) => store.dispatch(planActions.previewed({ plan: shed(), near: null, reason }));
-  look('first');
-  expect(shown()).toBe('first');
-  look('second');
-  look('third');
-  expect(shown()).toBe('first');
-  jest.advanceTimersByTime(150);
-  expect(shown()).toBe('third');
-  store.dispatch(planActions.previewed(null));
-  expect(calm.store.getState()).toBe(store.getState());
-  stop();
-  jest.useRealTimers();
 });
 
 test('a second finger ends what the first was doing, and moves and zooms the sheet', () => {

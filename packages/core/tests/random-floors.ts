@@ -1,4 +1,4 @@
-import { type Corner, type Wall, networkOf, valueOnPlan } from '../src';
+import { type Corner, type Place, type Reading, type Wall, adjust, networkOf, valueOnPlan } from '../src';
 
 export interface Floor {
   readonly corners: Readonly<Record<string, Corner>>;
@@ -79,4 +79,35 @@ export function tapedAll(floor: Floor): { from: string; to: string; value: numbe
     to: end,
     value: valueOnPlan(network, { kind: 'length', face: 'inside', from: start, to: end, via: [] })!,
   }));
+}
+
+/** A reading of a length, by laser unless said. */
+export const reading = (given: Partial<Reading> & Pick<Reading, 'from' | 'to' | 'value'>): Reading => ({
+  id: `${given.kind ?? 'length'} ${given.from}>${given.to}`,
+  floor: 'g',
+  kind: 'length',
+  face: 'inside',
+  via: [],
+  text: `${given.value} mm`,
+  unit: 'mm',
+  instrument: 'laser',
+  time: '2026-01-01T00:00:00Z',
+  note: '',
+  held: false,
+  spread: false,
+  history: [],
+  ...given,
+});
+
+/** A floor as adjusted: the value of a place on it. */
+export function fitted(floor: Floor, readings: readonly Reading[]) {
+  const { corners, report } = adjust({ corners: floor.corners, walls: floor.walls, readings });
+  const network = networkOf(corners, floor.walls);
+  return {
+    corners,
+    report,
+    network,
+    value: (place: Place) => valueOnPlan(network, place)!,
+    length: (from: string, to: string) => valueOnPlan(network, reading({ from, to, value: 1 }))!,
+  };
 }

@@ -4,6 +4,7 @@ import type {
   Instrument,
   JobDetails,
   OpeningKind,
+  Place,
   Reading,
   RoomColour,
   SolidKind,
@@ -165,7 +166,7 @@ export type Intent =
   | {
       readonly kind: 'takeReading';
       readonly floor: Id;
-      readonly place: Pick<Reading, 'kind' | 'face' | 'from' | 'to' | 'via'>;
+      readonly place: Place;
       readonly read: Value;
       /** The corners that stay where they are. */
       readonly stay: readonly Id[];

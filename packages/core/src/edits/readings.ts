@@ -1,5 +1,5 @@
 import { type Draft, Refusal } from '../plan/draft';
-import { type Reading, type ReadingKind, type Value, placeOfReading } from '../plan/plan';
+import { type Place, type ReadingKind, type Value, placeOfReading } from '../plan/plan';
 import { networkOfFloor } from '../rooms';
 import { computedOf } from '../trueup';
 import type { Intent } from './intent';
@@ -27,12 +27,7 @@ export function takeReading(
 }
 
 /** Puts a reading into the plan without fitting anything. */
-export function putReading(
-  draft: Draft,
-  floor: string,
-  place: Pick<Reading, 'kind' | 'face' | 'from' | 'to' | 'via'>,
-  read: Value,
-): void {
+export function putReading(draft: Draft, floor: string, place: Place, read: Value): void {
   const key = placeOfReading(place);
   const before = draft.on('readings', floor).find((reading) => placeOfReading(reading) === key);
   const { value, text, unit, instrument, time } = read;

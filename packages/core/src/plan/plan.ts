@@ -136,6 +136,9 @@ export const INSTRUMENTS = ['tape', 'laser', 'scaled', 'guess'] as const;
 export type Instrument = (typeof INSTRUMENTS)[number];
 export type ReadingUnit = 'm' | 'cm' | 'mm' | 'ft' | 'in' | 'deg';
 
+/** Where a reading is taken. */
+export type Place = Pick<Reading, 'kind' | 'face' | 'from' | 'to' | 'via'>;
+
 /** What was read, and how. */
 export interface Value {
   /** mm; an angle in degrees */
@@ -205,13 +208,8 @@ export function withCorners(reading: Reading, other: (corner: Id) => Id): Readin
 }
 
 /** Where a reading was taken: two readings of one place are one measured again. */
-export const placeOfReading = ({
-  kind,
-  face,
-  from,
-  to,
-  via,
-}: Pick<Reading, 'kind' | 'face' | 'from' | 'to' | 'via'>): string => `${kind} ${face} ${from}>${to} ${via.join('>')}`;
+export const placeOfReading = ({ kind, face, from, to, via }: Place): string =>
+  `${kind} ${face} ${from}>${to} ${via.join('>')}`;
 
 export const thicknessOf = (wall: Wall): number => wall.left + wall.right;
 export const ceilingHeightOf = (plan: Plan, room: Room): number => room.ceilingHeight ?? plan.job.usual.ceilingHeight;

@@ -1,5 +1,5 @@
 import { type Point, cross, direction, dot } from '../geometry';
-import type { Corner, Id, Instrument, Reading, Wall } from '../plan/plan';
+import type { Corner, Id, Instrument, Place, Reading, Wall } from '../plan/plan';
 import { type HalfWall, type Network, facesOf, runOfReading } from '../walls';
 import { derivatives } from './derivatives';
 import { DEVIATION, deviationOf } from './deviations';
@@ -78,10 +78,7 @@ interface Computed {
 }
 
 /** What a reading would be on the plan as it is: mm, of an angle degrees. Null when what it names is not there. */
-export function valueOnPlan(
-  network: Network,
-  place: Pick<Reading, 'kind' | 'face' | 'from' | 'to' | 'via'>,
-): number | null {
+export function valueOnPlan(network: Network, place: Place): number | null {
   const computed = computedOf(network, place);
   if (!computed) return null;
   const unknowns = new Unknowns(computed.corners);
@@ -93,10 +90,7 @@ export function valueOnPlan(
 }
 
 /** What a reading would be where the corners are as in x: mm, of an angle radians. Null when what it names is not there. */
-export function computedOf(
-  network: Network,
-  reading: Pick<Reading, 'kind' | 'face' | 'from' | 'to' | 'via'>,
-): Computed | null {
+export function computedOf(network: Network, reading: Place): Computed | null {
   switch (reading.kind) {
     case 'length':
     case 'chord':

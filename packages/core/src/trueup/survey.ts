@@ -1,5 +1,5 @@
 import { cross } from '../geometry';
-import { type Id, type Reading, placeOfReading } from '../plan/plan';
+import { type Id, type Place, type Reading, placeOfReading } from '../plan/plan';
 import { type HalfWall, type Network, componentsOf } from '../walls';
 import { derivatives } from './derivatives';
 import { deviationOf } from './deviations';
@@ -66,7 +66,7 @@ export class Survey {
   }
 
   /** Standard deviation of what a reading there would be, mm, of an angle radians; null where nothing was read. */
-  deviation(place: Pick<Reading, 'kind' | 'face' | 'from' | 'to' | 'via'>): number | null {
+  deviation(place: Place): number | null {
     const part = this.partAt(place.from);
     const computed = part && computedOf(this.network, place);
     if (!part || !computed) return null;
@@ -123,9 +123,9 @@ export class Survey {
    * Which single further reading would make the given lengths most certain, and by how much: their summed variance
    * before and after, mm².
    */
-  bestOf<T extends Pick<Reading, 'kind' | 'face' | 'from' | 'to' | 'via'>>(
+  bestOf<T extends Place>(
     candidates: readonly T[],
-    targets: readonly Pick<Reading, 'kind' | 'face' | 'from' | 'to' | 'via'>[],
+    targets: readonly Place[],
   ): { readonly best: T; readonly before: number; readonly after: number } | null {
     const part = targets[0] ? this.partAt(targets[0].from) : null;
     if (!part) return null;
@@ -146,7 +146,7 @@ export class Survey {
     return best;
   }
 
-  private rowFor(part: Part, place: Pick<Reading, 'kind' | 'face' | 'from' | 'to' | 'via'>): Linear | null {
+  private rowFor(part: Part, place: Place): Linear | null {
     const computed = computedOf(this.network, place);
     if (!computed?.corners.every((id) => part.unknowns.has(id))) return null;
     return linear(part, computed.corners, computed.value);

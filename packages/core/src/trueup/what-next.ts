@@ -1,9 +1,6 @@
-import type { Id, Reading } from '../plan/plan';
+import type { Id, Place, Reading } from '../plan/plan';
 import type { HalfWall } from '../walls';
 import type { Survey } from './survey';
-
-/** A reading that could be taken. */
-export type Place = Pick<Reading, 'kind' | 'face' | 'from' | 'to' | 'via'>;
 
 interface Faces {
   readonly faces: readonly {

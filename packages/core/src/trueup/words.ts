@@ -1,7 +1,6 @@
-import type { Reading, Units } from '../plan/plan';
+import type { Place, Reading, Units } from '../plan/plan';
 import { type Fineness, formatLength } from '../units';
 import type { Misclosure, Suspect } from './misclosure';
-import type { Place } from './what-next';
 
 /** What a reading measures: mm as a length, an angle in degrees. */
 export const valueInWords = (

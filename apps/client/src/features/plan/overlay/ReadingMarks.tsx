@@ -15,10 +15,11 @@ import {
 import { pathData } from '@velvet-tape/formats';
 import { memo } from 'react';
 import { useAppSelector } from '../../../store/store';
-import { Circle, G, Path, Text } from '../../../ui/svg';
-import { FONTS, type HouseColours } from '../../../ui/theme';
+import { Circle, G, Path } from '../../../ui/svg';
+import type { HouseColours } from '../../../ui/theme';
 import { selectFloor } from '../selectors';
 import type { ReadingProposal } from '../sketching/proposal';
+import { HaloText } from './HaloText';
 import { CornerDot } from './SelectionMarks';
 
 const THIN = { vectorEffect: 'non-scaling-stroke' } as const;
@@ -97,21 +98,15 @@ function Suspected({
         strokeDasharray="2 5"
         {...THIN}
       />
-      <Text
-        x={at.x}
-        y={at.y + 5 * px}
-        textAnchor="middle"
-        fontSize={14 * px}
-        fontFamily={FONTS.strong}
+      <HaloText
+        at={{ x: at.x, y: at.y + 5 * px }}
+        text={text}
+        size={14}
+        strong
         fill={colours.clay}
-        stroke={colours.floor}
-        strokeWidth={4}
-        strokeLinejoin="round"
-        {...({ paintOrder: 'stroke' } as object)}
-        {...THIN}
-      >
-        {text}
-      </Text>
+        colours={colours}
+        px={px}
+      />
     </G>
   );
 }

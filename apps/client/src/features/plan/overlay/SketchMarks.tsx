@@ -1,12 +1,13 @@
 import { type Point, type Units, distance, formatLength, middle } from '@velvet-tape/core';
 import { pathData } from '@velvet-tape/formats';
 import { memo } from 'react';
-import { Circle, G, Path, Text } from '../../../ui/svg';
-import { FONTS, type HouseColours } from '../../../ui/theme';
+import { Circle, G, Path } from '../../../ui/svg';
+import type { HouseColours } from '../../../ui/theme';
 import { useAppSelector } from '../../../store/store';
 import type { PathProposal, Proposal } from '../sketching/proposal';
 import { selectProposal } from '../selectors';
 import { boxCorners } from '../tools/shape-tool';
+import { HaloText } from './HaloText';
 import { CornerDot } from './SelectionMarks';
 
 const THIN = { vectorEffect: 'non-scaling-stroke' } as const;
@@ -134,21 +135,15 @@ function Guides({ colours, px }: Paint) {
 
 function Label({ at, text, colours, px, soft = false }: Paint & { at: Point; text: string; soft?: boolean }) {
   return (
-    <Text
-      testID="sketch-label"
-      x={at.x}
-      y={at.y - 8 * px}
-      textAnchor="middle"
-      fontSize={(soft ? 13 : 16) * px}
-      fontFamily={soft ? FONTS.sans : FONTS.strong}
+    <HaloText
+      id="sketch-label"
+      at={{ x: at.x, y: at.y - 8 * px }}
+      text={text}
+      size={soft ? 13 : 16}
+      strong={!soft}
       fill={soft ? colours.moss : colours.ink}
-      stroke={colours.sheet}
-      strokeWidth={4}
-      strokeLinejoin="round"
-      {...({ paintOrder: 'stroke' } as object)}
-      {...THIN}
-    >
-      {text}
-    </Text>
+      colours={colours}
+      px={px}
+    />
   );
 }
