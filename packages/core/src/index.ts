@@ -12,3 +12,4 @@ export * from './solids';
 export * from './trueup';
 export * from './units';
 export * from './walls';
+export * from './schedule';

@@ -1,3 +1,6 @@
+import Coordinate from 'jsts/org/locationtech/jts/geom/Coordinate.js';
+import GeometryFactory from 'jsts/org/locationtech/jts/geom/GeometryFactory.js';
+import OverlayOp from 'jsts/org/locationtech/jts/operation/overlay/OverlayOp.js';
 import { type Mark, type TextMark, drawFloor, jobTotals } from '../src';
 import { House } from './house';
 
@@ -101,3 +104,44 @@ test('a room too small on the sheet for its lengths shows its name and area only
     true,
   );
 });
+
+test('no lettering is written over another, at any size: names stay before lengths, what was taped before what follows', () => {
+  const house = new House();
+  const rooms = [0, 1, 2, 3].map((i) => house.box(i * 2300, 0, i * 2300 + 2200, 1900 + 300 * i));
+  rooms.forEach((room, i) => house.do({ kind: 'nameRoom', room, name: `Bedroom number ${i + 1}` }));
+  house.tape(house.face(rooms[1]!, 'top'), 2210);
+  for (const lettering of [60, 125, 200, 300, 450]) {
+    const marks = drawFloor(house.floor, { lettering, units: 'metric' });
+    const rings = marks.flatMap((mark) => (mark.kind === 'text' && mark.unit ? [written(mark, lettering)] : []));
+    rings.forEach((ring, i) => {
+      for (const other of rings.slice(i + 1))
+        if (ring.unit !== other.unit) expect(shared(ring.polygon, other.polygon)).toBeLessThan(1);
+    });
+    const units = new Set(marks.flatMap(({ unit }) => unit ?? []));
+    // a name never gives way to a length
+    if ([...units].some((unit) => unit.startsWith('dimension')))
+      expect([...units].some((unit) => unit.startsWith('label'))).toBe(true);
+  }
+  // small enough, everything is there
+  expect(texts(drawFloor(house.floor, { lettering: 60, units: 'metric' }))).toEqual(
+    expect.arrayContaining([1, 2, 3, 4].map((i) => `Bedroom number ${i}`)),
+  );
+});
+
+/** The rectangle a line of lettering takes up: letters half as wide as they are high (Atkinson Hyperlegible, by eye). */
+function written({ at, text, turn, size, unit }: TextMark, lettering: number) {
+  const angle = (turn * Math.PI) / 180;
+  const [w, h] = [text.length * size * lettering * 0.25, size * lettering * 0.5];
+  const corner = (x: number, y: number) => [
+    at.x + x * Math.cos(angle) - y * Math.sin(angle),
+    at.y + x * Math.sin(angle) + y * Math.cos(angle),
+  ];
+  return { unit, polygon: [corner(-w, -h), corner(w, -h), corner(w, h), corner(-w, h), corner(-w, -h)] };
+}
+
+/** mm², by a library of its own. */
+function shared(a: number[][], b: number[][]): number {
+  const polygon = (ring: number[][]) =>
+    new GeometryFactory().createPolygon(ring.map(([x, y]) => new Coordinate(x!, y!)));
+  return OverlayOp.intersection(polygon(a), polygon(b)).getArea();
+}

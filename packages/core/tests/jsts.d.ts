@@ -15,3 +15,8 @@ declare module 'jsts/org/locationtech/jts/operation/polygonize/Polygonizer.js' {
     getPolygons(): { iterator(): { hasNext(): boolean; next(): { getArea(): number } } };
   }
 }
+declare module 'jsts/org/locationtech/jts/operation/overlay/OverlayOp.js' {
+  export default class OverlayOp {
+    static intersection(a: unknown, b: unknown): { getArea(): number };
+  }
+}

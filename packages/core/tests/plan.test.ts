@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  SCHEMA_VERSION,
   type Plan,
   applyEdit,
   changeBetween,
@@ -29,7 +30,7 @@ describe('reading a plan from outside', () => {
   });
 
   test.each([
-    ['from the future', (p: Plan) => ({ ...p, schema: 4 }), /newer Velvet Tape/],
+    ['from the future', (p: Plan) => ({ ...p, schema: SCHEMA_VERSION + 1 }), /newer Velvet Tape/],
     ['that is no plan', () => 'plan', /not a sound plan/],
     ['that is nothing', () => null, /not a sound plan/],
     ['without a name', (p: Plan) => ({ ...p, job: { ...p.job, name: ' ' } }), /Give the job a name/],
@@ -126,4 +127,14 @@ test('a document of version 2 is brought up to date: its readings keep what they
   if (!read.ok) throw new Error(read.reason);
   expect(read.plan).toEqual(house.plan);
   expect(Object.values(read.plan.readings)[0]).toMatchObject({ value: 4213, via: [], held: false, history: [] });
+});
+
+test('a document of version 3 has no heights yet', () => {
+  const house = new House();
+  house.box(0, 0, 4000, 3000);
+  const { heights, ...old } = JSON.parse(JSON.stringify(house.plan)) as Record<string, unknown>;
+  const read = readPlan({ ...old, schema: 3 });
+  if (!read.ok) throw new Error(read.reason);
+  expect(read.plan).toEqual(house.plan);
+  expect(heights).toEqual({});
 });

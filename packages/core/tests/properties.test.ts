@@ -8,6 +8,7 @@ import {
   componentsOf,
   changeBetween,
   deriveFloor,
+  deviationOf,
   insideLength,
   intersection,
   inverse,
@@ -293,8 +294,9 @@ test('taped lengths hold through whatever else is done', () => {
       play(sequence, (_, after) => {
         const { network } = deriveFloor(after, 'ground');
         for (const reading of Object.values(after.readings)) {
+          // opposite walls may be taped a few millimetres apart: each gives way by less than its deviation
           expect(Math.abs(insideLength(network, reading.from, reading.to, reading.kind)! - reading.value)).toBeLessThan(
-            1.01,
+            deviationOf(reading),
           );
         }
       });

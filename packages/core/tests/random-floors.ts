@@ -50,6 +50,41 @@ export function rectilinear(random: () => number, corners: number): Floor {
   return outlineFloor(points);
 }
 
+/** A room with right angles that has alcoves and bays in some of its sides. */
+export function notched(random: () => number): Floor {
+  const [width, depth] = [3000 + 4000 * random(), 3000 + 4000 * random()].map(Math.round) as [number, number];
+  // each side as it is walked clockwise: from its beginning, with what is pushed in (or out) in its middle third
+  const side = (length: number, room: number): [along: number, inwards: number][] => {
+    if (random() < 0.4) return [[0, 0]];
+    const [from, to] = [length * (0.25 + 0.15 * random()), length * (0.55 + 0.15 * random())].map(Math.round);
+    const deep = Math.round((random() < 0.5 ? -1 : 1) * (300 + 0.15 * room * random()));
+    return [
+      [0, 0],
+      [from!, 0],
+      [from!, deep],
+      [to!, deep],
+      [to!, 0],
+    ];
+  };
+  return outlineFloor([
+    ...side(width, depth).map(([along, inwards]): [number, number] => [along, inwards]),
+    ...side(depth, width).map(([along, inwards]): [number, number] => [width - inwards, along]),
+    ...side(width, depth).map(([along, inwards]): [number, number] => [width - along, depth - inwards]),
+    ...side(depth, width).map(([along, inwards]): [number, number] => [inwards, depth - along]),
+  ]);
+}
+
+/** The same drawn with a shaky hand: every corner off by up to so much each way, mm. */
+export const shaken = (floor: Floor, random: () => number, by: number): Floor => ({
+  walls: floor.walls,
+  corners: Object.fromEntries(
+    Object.entries(floor.corners).map(([id, c]) => [
+      id,
+      { ...c, x: c.x + by * (2 * random() - 1), y: c.y + by * (2 * random() - 1) },
+    ]),
+  ),
+});
+
 /** The same sketched with every length off by up to a share, its walls still in their directions. */
 export function distorted(floor: Floor, random: () => number, share: number): Floor {
   const place = (axis: 'x' | 'y') => {

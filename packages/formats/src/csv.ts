@@ -1,11 +1,12 @@
 import {
   type DerivedFloor,
+  type DerivedRoom,
   MM_PER_FOOT,
   type Plan,
-  type Reading,
+  type ReadingLine,
   deriveFloor,
-  placeInWords,
-  roomOfReading,
+  openingSchedule,
+  readingLines,
 } from '@velvet-tape/core';
 import Papa from 'papaparse';
 
@@ -34,23 +35,43 @@ export function readingsToCsv(floor: DerivedFloor): string {
   const metric = floor.plan.job.units === 'metric';
   const [length, unit] = metric ? [1000, 'm'] : [MM_PER_FOOT, 'ft'];
   // numbers, not text: of text a minus at the beginning would be taken for a formula
-  const figure = (reading: Reading, value: number) =>
-    Number(reading.kind === 'angle' ? value.toFixed(2) : (value / length).toFixed(4));
-  const rows = floor.readings.map((reading) => {
-    const off = floor.survey.residual(reading);
-    return {
-      Room: roomOfReading(floor, reading)?.room.name || '',
-      What: placeInWords(reading),
-      'As typed': reading.text,
-      [`Read (${unit}; angles °)`]: figure(reading, reading.value),
-      [`On the plan (${unit}; angles °)`]: figure(reading, reading.value + off),
-      [`Difference (${unit}; angles °)`]: figure(reading, off),
-      'Controlled (%)': Math.round(100 * floor.survey.control(reading)),
-      Instrument: reading.instrument,
-      Time: reading.time,
-      Note: reading.note,
-      Earlier: reading.history.map(({ text }) => text).join('; '),
-    };
-  });
+  const figure = ({ angle }: ReadingLine, value: number) =>
+    Number(angle ? value.toFixed(2) : (value / length).toFixed(4));
+  const rows = readingLines(floor).map((line) => ({
+    Room: line.room,
+    What: line.what,
+    'As typed': line.text,
+    [`Read (${unit}; angles °)`]: figure(line, line.value),
+    [`On the plan (${unit}; angles °)`]: figure(line, line.value + line.off),
+    [`Difference (${unit}; angles °)`]: figure(line, line.off),
+    'Controlled (%)': Math.round(100 * line.control),
+    Instrument: line.instrument,
+    Time: line.time,
+    Note: line.note,
+    Earlier: line.history.map(({ text }) => text).join('; '),
+  }));
   return Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' });
 }
+
+/** The doors and windows of a floor as CSV, one line each, in the job's units: sizes of the opening, hand, rooms on both sides, glazing. */
+export function openingsToCsv(floor: DerivedFloor): string {
+  const metric = floor.plan.job.units === 'metric';
+  const [length, unit, digits] = metric ? [1000, 'm', 3] : [MM_PER_FOOT, 'ft', 4];
+  const size = (mm: number, power = 1) => Number((mm / length ** power).toFixed(digits));
+  const rows = openingSchedule(floor).map((line) => ({
+    No: line.label,
+    Kind: line.opening.kind,
+    [`Width (${unit})`]: size(line.width),
+    [`Height (${unit})`]: size(line.height),
+    [`Sill (${unit})`]: size(line.sill),
+    [`Head (${unit})`]: size(line.head),
+    [`Wall (${unit})`]: size(line.thickness),
+    Hinges: line.hand ?? '',
+    'Opens into': line.hand ? nameOf(line.rooms[0]) : '',
+    Between: line.rooms.map(nameOf).join(' / '),
+    [`Glazing (${unit}²)`]: line.glazing === null ? '' : size(line.glazing, 2),
+  }));
+  return Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' });
+}
+
+const nameOf = (room: DerivedRoom | null): string => (room ? room.room.name || 'Unnamed' : 'Outside');

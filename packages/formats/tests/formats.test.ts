@@ -1,7 +1,7 @@
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import Papa from 'papaparse';
 import { type Plan, applyEdit, deriveFloor, newPlan } from '@velvet-tape/core';
-import { floorToSvg, readingsToCsv, roomsToCsv } from '../src';
+import { floorToSvg, openingsToCsv, readingsToCsv, roomsToCsv } from '../src';
 
 function house(name: string, units: 'metric' | 'imperial' = 'metric'): Plan {
   let plan = newPlan({ name, units });
@@ -166,4 +166,25 @@ test('the readings as CSV say what was read, what the plan has, and how well it 
   });
   // a name that a spreadsheet would run as a formula is made harmless
   expect(data[0]!['Room']).toMatch(/^'=Barn/);
+});
+
+test('the doors and windows as CSV read back with their sizes, hand and rooms', () => {
+  const { data, errors } = Papa.parse<Record<string, string>>(openingsToCsv(deriveFloor(house('Barn'), 'ground')), {
+    header: true,
+  });
+  expect(errors).toEqual([]);
+  expect(data).toHaveLength(1);
+  expect(data[0]).toMatchObject({
+    No: 'D1',
+    Kind: 'door',
+    'Width (m)': '0.9',
+    'Height (m)': '2',
+    'Sill (m)': '0',
+    'Head (m)': '2',
+    'Wall (m)': '0.25',
+    'Opens into': 'Barn',
+    Between: 'Barn / Outside',
+    'Glazing (m²)': '',
+  });
+  expect(['left', 'right']).toContain(data[0]!['Hinges']);
 });

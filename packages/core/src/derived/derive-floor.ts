@@ -1,6 +1,7 @@
 import { type Point, alongOf, courseOf, direction, pointAt } from '../geometry';
 import {
   type Corner,
+  type HeightReading,
   type Id,
   type Opening,
   type Plan,
@@ -87,6 +88,7 @@ export interface DerivedFloor {
   readonly area: number;
   readonly rough: boolean;
   readonly readings: readonly Reading[];
+  readonly heights: readonly HeightReading[];
   /** How well lengths and areas are known. */
   readonly survey: Survey;
   /** Where the inside length between two corners comes from. */
@@ -170,9 +172,10 @@ function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
     rooms: derivedRooms,
     free,
     overall: readings.flatMap((reading) =>
-      shown.has(reading) || !isAlong(reading) ? [] : (overallFace(network, reading) ?? []),
+      shown.has(reading) || !isInsideLength(reading) ? [] : (overallFace(network, reading) ?? []),
     ),
     readings,
+    heights: Object.values(plan.heights).filter((height) => height.floor === floor),
     survey,
     openings,
     solids,
@@ -221,7 +224,8 @@ function overallFace(network: Network, reading: Reading): WallFace | null {
 const overalls = new WeakMap<Reading, WallFace>();
 
 /** Taken along a wall on its inner face. */
-const isAlong = ({ kind, face }: Reading): boolean => (kind === 'length' || kind === 'chord') && face === 'inside';
+const isInsideLength = ({ kind, face }: Reading): boolean =>
+  (kind === 'length' || kind === 'chord') && face === 'inside';
 
 /** Asked once for every face. */
 function rememberingProvenance(survey: Survey): ProvenanceOf {

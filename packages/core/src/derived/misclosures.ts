@@ -4,19 +4,29 @@ import type { DerivedFloor, DerivedRoom } from './derive-floor';
 const remembered = new WeakMap<DerivedFloor, readonly Misclosure[]>();
 
 /** Where the readings of a floor contradict each other, the worst first; worked out when it is first asked for. */
-export function misclosuresOn(floor: DerivedFloor): readonly Misclosure[] {
-  let list = remembered.get(floor);
-  if (!list) {
-    list = [...misclosuresOf(floor.network, floor.readings)].sort((a, b) => b.by - a.by);
-    remembered.set(floor, list);
-  }
+export const misclosuresOn = (floor: DerivedFloor): readonly Misclosure[] =>
+  remembered.get(floor) ?? rememberMisclosures(floor, misclosuresOf(floor.network, floor.readings));
+
+/** The same, found elsewhere from copies of the floor's readings: they are those of the floor again, the worst first. */
+export function rememberMisclosures(floor: DerivedFloor, found: readonly Misclosure[]): readonly Misclosure[] {
+  const byId = new Map(floor.readings.map((reading) => [reading.id, reading]));
+  const list = found
+    .map((each): Misclosure => {
+      const [first, ...others] = each.suspects.map((suspect) => ({
+        ...suspect,
+        reading: byId.get(suspect.reading.id) ?? suspect.reading,
+      }));
+      return { ...each, suspects: [first!, ...others] };
+    })
+    .sort((a, b) => b.by - a.by);
+  remembered.set(floor, list);
   return list;
 }
 
 /** Those that a room has a part in: one of the suspects was measured in it. */
-export const misclosuresIn = (floor: DerivedFloor, { faces }: DerivedRoom): readonly Misclosure[] => {
+export function misclosuresIn(all: readonly Misclosure[], { faces }: DerivedRoom): readonly Misclosure[] {
   const corners = new Set(faces.flatMap(({ from, to }) => [from, to]));
-  return misclosuresOn(floor).filter(({ suspects }) =>
+  return all.filter(({ suspects }) =>
     suspects.some(({ reading }) => corners.has(reading.from) && corners.has(reading.to)),
   );
-};
+}

@@ -29,6 +29,7 @@ export function drawChecks(floor: DerivedFloor, { lettering, units }: DrawingSty
         kind: 'path',
         role: 'dimension.check',
         key: `check ${reading.id}`,
+        unit: `check ${reading.id}`,
         rings: [lineAlong(partOf(course, 0, at - half), 0), lineAlong(partOf(course, at + half, length), 0)],
         closed: false,
       },
@@ -36,6 +37,7 @@ export function drawChecks(floor: DerivedFloor, { lettering, units }: DrawingSty
         kind: 'text',
         role: 'dimension.check',
         key: `check length ${reading.id}`,
+        unit: `check ${reading.id}`,
         at: moved(line[0], direction(...line), at),
         text,
         turn: readable(direction(...line)),
@@ -44,6 +46,37 @@ export function drawChecks(floor: DerivedFloor, { lettering, units }: DrawingSty
     ];
   });
 }
+
+/** Heights under a slope, each at its point: an arrow up and what was read. */
+export const drawHeights = ({ heights }: DerivedFloor, { lettering, units }: DrawingStyle): Mark[] =>
+  heights.flatMap(({ id, at, value }): Mark[] => {
+    if (!at) return [];
+    const tip = { x: at.x, y: at.y - 1.3 * lettering };
+    const barb = (side: number) => ({ x: at.x + side * 0.35 * lettering, y: tip.y + 0.45 * lettering });
+    return [
+      {
+        kind: 'path',
+        role: 'dimension.check',
+        key: `height ${id}`,
+        unit: `height ${id}`,
+        rings: [
+          [at, tip],
+          [barb(-1), tip, barb(1)],
+        ],
+        closed: false,
+      },
+      {
+        kind: 'text',
+        role: 'dimension.check',
+        key: `height value ${id}`,
+        unit: `height ${id}`,
+        at: { x: at.x, y: at.y + 0.9 * lettering },
+        text: formatLength(value, units),
+        turn: 0,
+        size: 0.9,
+      },
+    ];
+  });
 
 const ASIDE = 0.3;
 /** A room less than this many lettering heights across is full. */
@@ -77,6 +110,7 @@ export function drawAngles(
         kind: 'text',
         role: 'dimension.check',
         key: `angle ${room.room.id} ${face.from}`,
+        unit: `angle ${room.room.id} ${face.from}`,
         at: inwards(room, face.a, lettering * 1.9),
         text: `${angle.toFixed(1)}°`,
         turn: 0,

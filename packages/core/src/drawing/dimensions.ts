@@ -1,5 +1,5 @@
 import { type WallFace, lengthToSay } from '../derived';
-import { courseOf, headingAt, moved, partOf, pointAt, rightOf } from '../geometry';
+import { type Course, courseOf, headingAt, moved, partOf, pointAt, rightOf } from '../geometry';
 import { formatLength, roughly } from '../units';
 import type { DrawingStyle, Mark, Role } from './marks';
 import { lineAlong } from './openings';
@@ -40,6 +40,7 @@ function draw(face: WallFace, { lettering, units }: DrawingStyle, aside: boolean
   if (face.course.arc && face.course.arc.radius < 2 * off) return [];
   const line = courseOf(pointAt(face.course, 0, off), pointAt(face.course, face.length, off), face.bulge);
   const role = ROLE[face.provenance];
+  const unit = `dimension ${face.key}`;
   const half = Math.min(width / 2 + lettering * 0.4, line.length / 2);
   const at = line.length * (aside ? Math.max(ASIDE, half / line.length) : 0.5);
   const marks: Mark[] = [
@@ -47,6 +48,7 @@ function draw(face: WallFace, { lettering, units }: DrawingStyle, aside: boolean
       kind: 'path',
       role,
       key: `dimension ${face.key}`,
+      unit,
       rings: [lineAlong(partOf(line, 0, at - half), 0), lineAlong(partOf(line, at + half, line.length), 0)],
       closed: false,
     },
@@ -54,7 +56,8 @@ function draw(face: WallFace, { lettering, units }: DrawingStyle, aside: boolean
       kind: 'text',
       role,
       key: `length ${face.key}`,
-      at: pointAt(line, at),
+      unit,
+      at: pointAt(line, at, bend(line, width)),
       text,
       turn: readable(headingAt(line, at)),
       size: 1,
@@ -66,6 +69,7 @@ function draw(face: WallFace, { lettering, units }: DrawingStyle, aside: boolean
       kind: 'path',
       role: 'dimension.tick',
       key: `ticks ${face.key}`,
+      unit,
       rings: [0, line.length].map((along) => {
         const inward = rightOf(headingAt(line, along));
         const p = pointAt(line, along);
@@ -76,6 +80,10 @@ function draw(face: WallFace, { lettering, units }: DrawingStyle, aside: boolean
   }
   return marks;
 }
+
+/** How far straight lettering on an arc that bows out of the room moves into it so that its ends keep clear of the wall, mm. */
+const bend = ({ arc }: Course, width: number): number =>
+  arc && arc.sweep > 0 ? arc.radius - Math.sqrt(Math.max(0, arc.radius ** 2 - (width / 2) ** 2)) : 0;
 
 /** The length of a face; of an arc its length and its radius. */
 function figure(face: WallFace, units: DrawingStyle['units']): string {

@@ -1,13 +1,14 @@
 import type { DerivedFloor, DerivedRoom, SolidOnFloor, WallFace } from '../derived';
-import { cross, dot, ringsBox, subtract } from '../geometry';
+import { type Point, type Ring, cross, dot, flattened, ringsBox, subtract } from '../geometry';
 import type { Corner, Wall } from '../plan/plan';
 import type { Network, WallBody } from '../walls';
 import { formatArea, roughly } from '../units';
-import { drawAngles, drawChecks } from './checks';
+import { drawAngles, drawChecks, drawHeights } from './checks';
+import { declutter } from './declutter';
 import { drawDimension } from './dimensions';
 import { hatch } from './hatch';
 import type { DrawingStyle, Mark } from './marks';
-import { drawOpening, lineAlong } from './openings';
+import { drawOpening, lineAlong, numberMark } from './openings';
 
 /** A part of a drawing: marks that are painted one after the other. */
 export interface DrawingPart {
@@ -26,7 +27,7 @@ export function drawFloorInParts(derived: DerivedFloor, style: DrawingStyle): re
   const { network, rooms, solids, bodies, chalk, openings, free, overall, openEnds } = derived;
   const apart = (key: string, marks: readonly Mark[]) => ({ key, apart: true, marks });
   const inOrder = (key: string, marks: readonly Mark[]) => ({ key, apart: false, marks });
-  return [
+  const parts = [
     apart(FLOORS, rooms.map(floorMark)),
     apart(
       'chalk',
@@ -39,16 +40,25 @@ export function drawFloorInParts(derived: DerivedFloor, style: DrawingStyle): re
     ),
     ...openings.map((opening) => inOrder(`opening ${opening.id}`, drawOpening(network, opening))),
     ...rooms.map((room) => inOrder(`room ${room.room.id}`, roomMarks(room, style))),
-    inOrder('checks', [...drawChecks(derived, style), ...rooms.flatMap((room) => drawAngles(room, derived, style))]),
+    inOrder('checks', [
+      ...drawChecks(derived, style),
+      ...drawHeights(derived, style),
+      ...rooms.flatMap((room) => drawAngles(room, derived, style)),
+    ]),
     inOrder(
       'lengths',
       [...free, ...overall].flatMap((face) => drawDimension(face, style, false)),
+    ),
+    inOrder(
+      'numbers',
+      openings.flatMap((opening) => numberMark(network, opening, style)),
     ),
     apart(
       'ends',
       openEnds.map((corner) => openEndMark(corner, style)),
     ),
   ];
+  return declutter(parts, style.lettering);
 }
 
 /** The part that lies under all others. */
@@ -177,6 +187,7 @@ function roomLabel(room: DerivedRoom, { lettering, units }: DrawingStyle): Mark[
       kind: 'text',
       role: 'room.name',
       key: `name ${room.room.id}`,
+      unit: `label ${room.room.id}`,
       at: { x, y: y - lettering * 0.8 },
       text: name,
       turn: 0,
@@ -186,6 +197,7 @@ function roomLabel(room: DerivedRoom, { lettering, units }: DrawingStyle): Mark[
       kind: 'text',
       role: 'room.area',
       key: `area ${room.room.id}`,
+      unit: `label ${room.room.id}`,
       at: { x, y: y + lettering * 0.8 },
       text: area,
       turn: 0,
@@ -194,11 +206,22 @@ function roomLabel(room: DerivedRoom, { lettering, units }: DrawingStyle): Mark[
   ];
 }
 
-/** As large as the room allows beside its dimensions, between 0.85 and 1.4 of the body height. */
+/** As large as the room allows where the label is, between 0.85 and 1.4 of the body height. */
 function nameSize(room: DerivedRoom, name: string, lettering: number): number {
-  const box = ringsBox(room.outline.rings.slice(0, 1));
-  const free = box ? box.maxX - box.minX - 4 * lettering : 0;
+  const free = levelSpace(room.outline.rings, room.label) - lettering;
   return Math.min(1.4, Math.max(0.85, free / (name.length * lettering * 0.56)));
+}
+
+/** How much a room is free to both sides of a point, level on the sheet: twice the way to the nearer side, mm. */
+function levelSpace(rings: readonly Ring[], { x, y }: Point): number {
+  let nearest = Infinity;
+  for (const ring of rings.map(flattened)) {
+    ring.forEach((a, i) => {
+      const b = ring[(i + 1) % ring.length]!;
+      if (a.y > y !== b.y > y) nearest = Math.min(nearest, Math.abs(a.x + ((b.x - a.x) * (y - a.y)) / (b.y - a.y) - x));
+    });
+  }
+  return 2 * nearest;
 }
 
 const drawn = new WeakMap<object, Mark>();

@@ -20,6 +20,7 @@ export type Role =
   | 'dimension.workedOut'
   | 'dimension.tick'
   | 'dimension.check'
+  | 'opening.number'
   | 'room.name'
   | 'room.area';
 
@@ -28,6 +29,8 @@ interface MarkOf<Kind extends string> {
   readonly role: Role;
   /** Stable among drawings of the same plan: says what the mark belongs to. */
   readonly key: string;
+  /** What it belongs to: marks of one unit are shown, or left out where there is no room for them, together. */
+  readonly unit?: string;
 }
 
 /** Closed outlines (holes by the even-odd rule) or open lines, with arcs where points have a bulge. */

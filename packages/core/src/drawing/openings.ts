@@ -1,9 +1,9 @@
-import { type Course, type Point, type RingPoint, direction, moved, partOf, pointAt, rightOf } from '../geometry';
-import { openingSpan } from '../openings';
+import { type Course, type Point, type RingPoint, partOf, pointAt } from '../geometry';
+import { labelOf, openingSpan, swingOf } from '../openings';
 import type { Opening } from '../plan/plan';
 import { bandAlong } from '../rooms';
 import { type Network, type WallBody, wallBody } from '../walls';
-import type { Mark } from './marks';
+import type { DrawingStyle, Mark } from './marks';
 
 /** A door with its leaf open at a right angle and the swing of its edge; a window with frame and glass. On a curved wall they follow the arc. */
 export function drawOpening(network: Network, opening: Opening): readonly Mark[] {
@@ -33,17 +33,48 @@ function draw(network: Network, opening: Opening): Mark[] {
     );
     return marks;
   }
-  const off = opening.swing === 'right' ? wall.right : -wall.left;
-  const [start, end] = [pointAt(part, 0, off), pointAt(part, part.length, off)];
-  const [hinge, jamb] = opening.hinge === 'start' ? [start, end] : [end, start];
-  const leaf = Math.hypot(end.x - start.x, end.y - start.y);
-  const out = opening.swing === 'right' ? 1 : -1;
-  const leafEnd: Point = moved(hinge, rightOf(direction(start, end)), out * leaf);
+  const { hinge, jamb, open, leaf } = swingOf(network, opening);
   marks.push(
-    { kind: 'path', role: 'door.leaf', key: key('leaf'), rings: [[hinge, leafEnd]], closed: false },
-    { kind: 'arc', role: 'door.swing', key: key('swing'), centre: hinge, radius: leaf, from: leafEnd, to: jamb },
+    { kind: 'path', role: 'door.leaf', key: key('leaf'), rings: [[hinge, open]], closed: false },
+    { kind: 'arc', role: 'door.swing', key: key('swing'), centre: hinge, radius: leaf, from: open, to: jamb },
   );
   return marks;
+}
+
+/** An opening narrower than this many lettering heights has no room for its number. */
+const NUMBERED = 3.5;
+
+/** The number of a door in its swing, of a window outside of it: what the schedule calls them by. */
+export function numberMark(network: Network, opening: Opening, { lettering }: DrawingStyle): Mark[] {
+  if (opening.width < NUMBERED * lettering) return [];
+  const key = `number ${opening.id}`;
+  return [
+    {
+      kind: 'text',
+      role: 'opening.number',
+      key,
+      unit: key,
+      at: opening.kind === 'door' ? inSwing(network, opening) : outside(network, opening, 0.9 * lettering),
+      text: labelOf(opening),
+      turn: 0,
+      size: 0.85,
+    },
+  ];
+}
+
+function inSwing(network: Network, opening: Opening): Point {
+  const { hinge, jamb, open } = swingOf(network, opening);
+  const share = 0.36;
+  return {
+    x: hinge.x + share * (jamb.x + open.x - 2 * hinge.x),
+    y: hinge.y + share * (jamb.y + open.y - 2 * hinge.y),
+  };
+}
+
+function outside(network: Network, opening: Opening, by: number): Point {
+  const { wall, course } = network.half(opening.wall, true);
+  const { from, to } = openingSpan(network, opening);
+  return pointAt(course, (from + to) / 2, opening.side === 'right' ? -wall.left - by : wall.right + by);
 }
 
 /** A line `off` mm to the right of a course. */

@@ -13,8 +13,9 @@ import { moveWall } from './move-wall';
 import { addOpening, changeOpening, flipOpening, removeOpening } from './openings';
 import { removeWall } from './remove-wall';
 import { changeReading, loosenReading, pinCorners, takeReading, tapeLength } from './readings';
+import { readHeight, setCeilingHeight } from './heights';
 import { requireName, requirePositive } from './require';
-import { colourRoom, nameRoom, placeLabel, setCeilingHeight } from './rooms';
+import { colourRoom, nameRoom, placeLabel } from './rooms';
 import { addSolid, changeSolid, removeSolid } from './solids';
 import { setThickness } from './thickness';
 import { transformRooms } from './transform-rooms';
@@ -29,7 +30,12 @@ export type EditResult =
       /** The entity the edit made, if it made one: a room or an opening. */
       readonly made: Id | null;
     }
-  | { readonly ok: false; readonly reason: string };
+  | {
+      readonly ok: false;
+      readonly reason: string;
+      /** The reading that stands in the way: without it the edit could be done. */
+      readonly inTheWay: Id | null;
+    };
 
 /**
  * Does what the intent says, or refuses with a reason in plain words; the plan given is never changed.
@@ -42,7 +48,7 @@ export function applyEdit(plan: Plan, intent: Intent, seed: string, held: Readon
     const made = perform(draft, intent);
     return { ok: true, plan: draft.plan(), notes: draft.notes, made: made ?? null };
   } catch (error) {
-    if (error instanceof Refusal) return { ok: false, reason: error.message };
+    if (error instanceof Refusal) return { ok: false, reason: error.message, inTheWay: error.inTheWay };
     throw error;
   }
 }
@@ -79,6 +85,8 @@ function perform(draft: Draft, intent: Intent): Id | void {
       return removeOpening(draft, intent);
     case 'setCeilingHeight':
       return setCeilingHeight(draft, intent);
+    case 'readHeight':
+      return readHeight(draft, intent);
     case 'nameRoom':
       return nameRoom(draft, intent);
     case 'colourRoom':

@@ -10,12 +10,13 @@ import {
   sagittaOf,
 } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
-import type { Id } from '../plan/plan';
+import { type Id, isOfBend } from '../plan/plan';
 import { formatLength } from '../units';
 import type { FaceRun } from '../rooms';
 import { networkOfFloor, roomOutline, freeRuns } from '../rooms';
 import { type HalfWall, facesOf } from '../walls';
 import type { Intent } from './intent';
+import { putReading } from './readings';
 import { requireFace } from './require';
 import { settle } from './settle';
 
@@ -29,7 +30,7 @@ const ROUNDS = 12;
  * its length along the arc; out of the room or into it. A sagitta of 0 makes it straight again.
  */
 export function bendWall(draft: Draft, intent: Extract<Intent, { kind: 'bendWall' }>): void {
-  const { floor, by, value, way } = intent;
+  const { floor, by, value, way, read } = intent;
   const face = requireFace(draft, floor, intent.face);
   if (!(value >= 0) || value > 1e6) throw new Refusal('A bend is measured in lengths under a kilometre.');
   const sign = way === 'out' ? 1 : -1;
@@ -50,17 +51,29 @@ export function bendWall(draft: Draft, intent: Extract<Intent, { kind: 'bendWall
     bulge += off;
     changed = bendRun(draft, floor, face, a, b, bulge);
   }
-  readAcross(draft, floor, face, bulge !== 0);
-  settle(draft, floor, { changed, keepRooms: true });
+  const loosened = readAcross(draft, floor, face, bulge !== 0);
+  const { from, to } = face;
+  const kind = by === 'length' ? 'arc' : by;
+  if (read && bulge !== 0) putReading(draft, floor, { kind, face: 'inside', from, to, via: [] }, read);
+  settle(draft, floor, {
+    changed,
+    keepRooms: true,
+    loosened,
+    ...(read && bulge !== 0 && { adjust: { stay: [from] } }),
+  });
 }
 
-/** What was taped along the wall is now taped straight across it, and the other way round. */
-function readAcross(draft: Draft, floor: Id, { from, to }: FaceRun, across: boolean): void {
+/** What was taped along the wall is now taped straight across it, and the other way round; a straight wall has no bend to read: those given up. */
+function readAcross(draft: Draft, floor: Id, { from, to }: FaceRun, across: boolean): Id[] {
+  const loosened: Id[] = [];
   const [was, is] = across ? (['length', 'chord'] as const) : (['chord', 'length'] as const);
   for (const reading of draft.on('readings', floor)) {
     const here = (reading.from === from && reading.to === to) || (reading.from === to && reading.to === from);
     if (here && reading.kind === was) draft.put('readings', { ...reading, kind: is });
+    if (here && !across && isOfBend(reading)) loosened.push(reading.id);
   }
+  for (const id of loosened) draft.drop('readings', id);
+  return loosened;
 }
 
 function tooSmall(by: 'radius' | 'length', chord: number, draft: Draft): string {

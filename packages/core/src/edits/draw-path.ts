@@ -1,9 +1,9 @@
 import { type RingPoint, distance, distanceToCourse, edgeLength, reversedRing, signedArea } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
-import type { Id, Wall } from '../plan/plan';
+import type { Id, Place, ReadingKind, Wall } from '../plan/plan';
 import { networkOfFloor } from '../rooms';
+import { valueOnPlan } from '../trueup';
 import { formatLength } from '../units';
-import { runOfReading } from '../walls';
 import { BESIDE, attachPath } from './attach';
 import type { Intent, TypedLength } from './intent';
 import { putReading } from './readings';
@@ -26,7 +26,7 @@ export function drawPath(draft: Draft, intent: Extract<Intent, { kind: 'drawPath
   // clockwise, so that the room is at the right hand and the walls stand outside it
   const turned = closed && signedArea(ring) < 0;
   const points = attachPath(draft, floor, turned ? reversedRing(ring) : ring, closed);
-  const lengths = turned ? reversedLengths(intent.lengths ?? []) : (intent.lengths ?? []);
+  const read = readOf(intent, ring.length, turned);
   const legs = closed ? points.length : points.length - 1;
   for (let i = 0; i < legs; i += 1) {
     if (edgeLength(points[i]!, points[(i + 1) % points.length]!, points[i]!.bulge) < SHORTEST)
@@ -45,7 +45,7 @@ export function drawPath(draft: Draft, intent: Extract<Intent, { kind: 'drawPath
   );
   for (const wall of walls) draft.drawn.add(wall.id);
   settle(draft, floor, { changed: walls.map((wall) => wall.id) });
-  tapeLegs(draft, floor, points, lengths, intent.time ?? '');
+  tapeLegs(draft, floor, points, read, intent.time ?? '');
   return newRoom(draft);
 }
 
@@ -56,9 +56,31 @@ export const newRoom = (draft: Draft): Id | undefined =>
 const withoutRepeats = (points: readonly RingPoint[]): RingPoint[] =>
   points.filter((p, i) => i === 0 || distance(p, points[i - 1]!) >= 1);
 
+type Typed = readonly (TypedLength | null)[];
+
+interface ReadOnTheWay {
+  readonly lengths: Typed;
+  readonly bows: Typed;
+  /** The inside angle at each corner, degrees. */
+  readonly angles: Typed;
+}
+
+/** What was read on the way, as a room that is walked clockwise sees it. */
+function readOf(
+  { lengths = [], bows = [], turns = [] }: Extract<Intent, { kind: 'drawPath' }>,
+  count: number,
+  turned: boolean,
+): ReadOnTheWay {
+  const legs = (typed: Typed) => (turned ? reversedLegs(typed) : typed);
+  const angles = Array.from({ length: count }, (_, i): TypedLength | null => {
+    const turn = turns[turned ? count - 1 - i : i];
+    return turn ? { ...turn, value: turned ? 180 + turn.value : 180 - turn.value } : null;
+  });
+  return { lengths: legs(lengths), bows: legs(bows), angles };
+}
+
 /** Leg i runs from point i to point i + 1; walked the other way round, the last but one is the first. */
-const reversedLengths = (lengths: readonly (TypedLength | null)[]): (TypedLength | null)[] =>
-  lengths.map((_, i) => lengths[(2 * lengths.length - 2 - i) % lengths.length]!);
+const reversedLegs = (typed: Typed): Typed => typed.map((_, i) => typed[(2 * typed.length - 2 - i) % typed.length]!);
 
 /** What kind of wall is being drawn: one that ends on walls at both ends parts a room, and stands on both sides of its line. */
 function makeOf(
@@ -89,29 +111,26 @@ function nearLine(network: ReturnType<typeof networkOfFloor>, wall: Id, p: RingP
   return distanceToCourse(network.half(wall, true).course, p) < 2;
 }
 
-/** Lengths typed while drawing are readings: the floor is fitted to them, the beginning of each leg staying. */
-function tapeLegs(
-  draft: Draft,
-  floor: Id,
-  points: readonly RingPoint[],
-  lengths: readonly (TypedLength | null)[],
-  time: string,
-): void {
+/** What was typed while drawing are readings: the floor is fitted to them, the beginning of each leg staying. */
+function tapeLegs(draft: Draft, floor: Id, points: readonly RingPoint[], read: ReadOnTheWay, time: string): void {
+  const corners = points.map((p) => cornerNear(draft, floor, p));
   let taped = false;
-  lengths.forEach((typed, i) => {
-    if (!typed) return;
-    const from = cornerNear(draft, floor, points[i]!);
-    const to = cornerNear(draft, floor, points[(i + 1) % points.length]!);
-    if (!from || !to) return;
-    const kind = points[i]!.bulge ? 'chord' : 'length';
-    if (!runOfReading(networkOfFloor(draft, floor), { kind, from, to })) return;
+  const take = (typed: TypedLength | null | undefined, kind: ReadingKind, i: number) => {
+    const [from, to] = [corners[i], corners[(i + 1) % points.length]];
+    if (!typed || !from || !to) return;
+    const place: Place = { kind, face: 'inside', from, to, via: [] };
+    if (valueOnPlan(networkOfFloor(draft, floor), place) === null) return;
     const { value, text, unit, instrument = 'tape' } = typed;
-    putReading(draft, floor, { kind, face: 'inside', from, to, via: [] }, { value, text, unit, instrument, time });
+    putReading(draft, floor, place, { value, text, unit: kind === 'angle' ? 'deg' : unit, instrument, time });
     taped = true;
+  };
+  points.forEach(({ bulge }, i) => {
+    take(read.lengths[i], bulge ? 'chord' : 'length', i);
+    if (bulge) take(read.bows[i], 'sagitta', i);
+    take(read.angles[i], 'angle', i);
   });
-  if (!taped) return;
-  const first = cornerNear(draft, floor, points[0]!);
-  settle(draft, floor, { adjust: { stay: first ? [first] : [] } });
+  const [first] = corners;
+  if (taped) settle(draft, floor, { adjust: { stay: first ? [first] : [] } });
 }
 
 function cornerNear(draft: Draft, floor: Id, p: RingPoint): Id | null {

@@ -69,6 +69,10 @@ export type Intent =
       readonly chalk?: boolean;
       /** The length typed for each leg, null where it was only drawn. */
       readonly lengths?: readonly (TypedLength | null)[];
+      /** How far each curved leg was measured to bow, null where it was not. */
+      readonly bows?: readonly (TypedLength | null)[];
+      /** The clockwise turn measured at each corner, degrees; null where it is only assumed. */
+      readonly turns?: readonly (TypedLength | null)[];
       /** When they were read, ISO 8601. */
       readonly time?: string;
     }
@@ -94,6 +98,8 @@ export type Intent =
       /** mm, of the inside face */
       readonly value: number;
       readonly way: 'out' | 'in';
+      /** It was measured: a reading is kept of it. */
+      readonly read?: Value;
     }
   | { readonly kind: 'moveCorner'; readonly floor: Id; readonly corner: Id; readonly to: Point }
   | { readonly kind: 'addCorner'; readonly floor: Id; readonly face: string; readonly along: number }
@@ -139,6 +145,8 @@ export type Intent =
       readonly to: Id;
       /** Straight across a curved wall. */
       readonly across?: boolean;
+      /** On the inner face unless said. */
+      readonly along?: Reading['face'];
       readonly value: number;
       readonly text: string;
       readonly unit: Reading['unit'];
@@ -160,8 +168,19 @@ export type Intent =
       readonly scope: 'wall' | 'all';
       /** Seen from the face it was typed on; outwards unless said. */
       readonly grow?: 'outwards' | 'inwards' | 'both';
+      /** It was measured on this face: a reading is kept of it. */
+      readonly read?: Value;
     }
-  | { readonly kind: 'setCeilingHeight'; readonly room: Id; readonly height: number; readonly scope: 'room' | 'all' }
+  | {
+      readonly kind: 'setCeilingHeight';
+      readonly room: Id;
+      readonly height: number;
+      readonly scope: 'room' | 'all';
+      /** It was measured in this room: a reading is kept of it. */
+      readonly read?: Value;
+    }
+  /** The height under a slope over a point of a room's floor. */
+  | { readonly kind: 'readHeight'; readonly room: Id; readonly at: Point; readonly read: Value }
   | { readonly kind: 'nameRoom'; readonly room: Id; readonly name: string }
   | {
       readonly kind: 'takeReading';
@@ -222,6 +241,7 @@ const EDIT_NAMES: Record<Intent['kind'], string> = {
   loosenReading: 'loosen reading',
   setThickness: 'wall thickness',
   setCeilingHeight: 'ceiling height',
+  readHeight: 'height',
   nameRoom: 'room name',
   moveWall: 'move wall',
   removeWall: 'remove wall',

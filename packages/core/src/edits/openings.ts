@@ -1,7 +1,7 @@
 import { type WallFace } from '../derived';
 import { alongOf, pointAt } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
-import type { Id, Opening } from '../plan/plan';
+import { type Id, type Opening, nextNumber } from '../plan/plan';
 import { USUAL_OPENING } from '../openings';
 import { networkBefore } from '../rooms';
 import { faceStretch, wallInsets } from '../walls';
@@ -19,7 +19,8 @@ export function addOpening(draft: Draft, intent: Extract<Intent, { kind: 'addOpe
   const id = draft.newId();
   // a door opens into the room it was placed from, hinged at its left jamb
   const hinge = placed.side === 'right' ? 'start' : 'end';
-  draft.put('openings', { id, kind: intent.opening, ...placed, ...size, hinge, swing: placed.side });
+  const number = nextNumber(draft, intent.floor, intent.opening);
+  draft.put('openings', { id, kind: intent.opening, number, ...placed, ...size, hinge, swing: placed.side });
   settle(draft, intent.floor, {});
   return id;
 }

@@ -1,9 +1,10 @@
 import { type Draft, Refusal } from '../plan/draft';
 import { type Place, type ReadingKind, type Value, placeOfReading } from '../plan/plan';
 import { networkOfFloor } from '../rooms';
-import { computedOf } from '../trueup';
+import { valueOnPlan } from '../trueup';
 import type { Intent } from './intent';
-import { requireName, requirePositive } from './require';
+import { LONGEST_NOTE } from '../plan/schema';
+import { requirePositive } from './require';
 import { settle } from './settle';
 
 const WORDS: Record<ReadingKind, string> = {
@@ -12,6 +13,10 @@ const WORDS: Record<ReadingKind, string> = {
   diagonal: 'A diagonal',
   between: 'A distance',
   angle: 'An angle',
+  thickness: 'A wall thickness',
+  sagitta: 'A bow',
+  radius: 'A radius',
+  arc: 'A length',
 };
 
 /** A reading taken on site goes into the plan, and the floor is fitted to it. What was read there before stays as its history. */
@@ -21,7 +26,7 @@ export function takeReading(
 ): void {
   if (place.kind === 'angle') requireAngle(read.value);
   else requirePositive(read.value, WORDS[place.kind]);
-  if (!computedOf(networkOfFloor(draft, floor), place)) throw new Refusal('That wall is no longer there.');
+  if (valueOnPlan(networkOfFloor(draft, floor), place) === null) throw new Refusal('That wall is no longer there.');
   putReading(draft, floor, place, read);
   settle(draft, floor, { adjust: { stay }, keepRooms: true });
 }
@@ -30,31 +35,22 @@ export function takeReading(
 export function putReading(draft: Draft, floor: string, place: Place, read: Value): void {
   const key = placeOfReading(place);
   const before = draft.on('readings', floor).find((reading) => placeOfReading(reading) === key);
-  const { value, text, unit, instrument, time } = read;
-  const earlier = before && {
-    value: before.value,
-    text: before.text,
-    unit: before.unit,
-    instrument: before.instrument,
-    time: before.time,
-  };
-  draft.put('readings', {
-    id: before?.id ?? draft.newId(),
-    floor,
-    ...place,
-    value,
-    text,
-    unit,
-    instrument,
-    time,
-    note: before?.note ?? '',
-    held: false,
-    spread: false,
-    history: earlier ? [earlier, ...before.history].slice(0, MOST_HISTORY) : [],
-  });
+  const id = before?.id ?? draft.newId();
+  draft.put('readings', { id, floor, ...place, ...measuredAgain(before, read), held: false, spread: false });
 }
 
 const MOST_HISTORY = 50;
+
+/** What was read, with what was read there before as its history; a note stays. */
+export function measuredAgain(
+  before: (Value & { readonly note: string; readonly history: readonly Value[] }) | undefined,
+  read: Value,
+): Value & { readonly note: string; readonly history: readonly Value[] } {
+  const history = before ? [only(before), ...before.history].slice(0, MOST_HISTORY) : [];
+  return { ...only(read), note: before?.note ?? '', history };
+}
+
+const only = ({ value, text, unit, instrument, time }: Value): Value => ({ value, text, unit, instrument, time });
 
 function requireAngle(degrees: number): void {
   if (!(degrees > 5 && degrees < 355)) throw new Refusal('An inside angle is between 5 and 355 degrees.');
@@ -62,27 +58,35 @@ function requireAngle(degrees: number): void {
 
 /** A length read along a wall. */
 export function tapeLength(draft: Draft, intent: Extract<Intent, { kind: 'tapeLength' }>): void {
-  const { floor, from, to, value, text, unit, time, across = false, instrument = 'tape' } = intent;
+  const { floor, from, to, value, text, unit, time, across = false, along = 'inside', instrument = 'tape' } = intent;
   takeReading(draft, {
     kind: 'takeReading',
     floor,
-    place: { kind: across ? 'chord' : 'length', face: 'inside', from, to, via: [] },
+    place: { kind: across ? 'chord' : 'length', face: along, from, to, via: [] },
     read: { value, text, unit, instrument, time },
     stay: [intent.moves === 'to' ? from : to],
   });
 }
 
 export function loosenReading(draft: Draft, { reading }: Extract<Intent, { kind: 'loosenReading' }>): void {
-  draft.drop('readings', reading);
+  draft.drop(reading in draft.heights ? 'heights' : 'readings', reading);
 }
 
 /** A reading is held for certain, or what contradicts it is spread, or a note is put to it; the floor is fitted anew. */
 export function changeReading(draft: Draft, { reading: id, change }: Extract<Intent, { kind: 'changeReading' }>): void {
-  const reading = draft.readings[id];
-  if (!reading) throw new Refusal('That reading is no longer there.');
-  const note = change.note === undefined ? reading.note : requireName(change.note);
+  const [reading, height] = [draft.readings[id], draft.heights[id]];
+  if (!reading && !height) throw new Refusal('That reading is no longer there.');
+  const note = change.note === undefined ? (reading ?? height)!.note : requireNote(change.note);
+  if (height) draft.put('heights', { ...height, note });
+  if (!reading) return;
   draft.put('readings', { ...reading, ...change, note });
   if (change.held !== undefined) settle(draft, reading.floor, { adjust: { stay: [reading.from] }, keepRooms: true });
+}
+
+function requireNote(text: string): string {
+  const note = text.trim();
+  if (note.length > LONGEST_NOTE) throw new Refusal(`A note can have ${LONGEST_NOTE} characters at most.`);
+  return note;
 }
 
 /** Corners are pinned where they are, or let go. */

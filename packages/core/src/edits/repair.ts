@@ -1,6 +1,6 @@
 import { Draft, Refusal } from '../plan/draft';
 import { networkOfFloor, reconcileKinds, reconcileRooms } from '../rooms';
-import type { Plan } from '../plan/plan';
+import { COLLECTIONS, type Plan, nextNumber } from '../plan/plan';
 import { misfit } from '../openings';
 import { planarise } from '../walls';
 
@@ -12,7 +12,8 @@ export function repairPlan(plan: Plan, before: Plan, seed: string): { plan: Plan
   const draft = new Draft(before, seed);
   draft.job = plan.job;
   draft.floors = plan.floors;
-  for (const name of ['corners', 'walls', 'openings', 'solids', 'rooms', 'readings'] as const) {
+  for (const name of COLLECTIONS) {
+    if (name === 'floors') continue;
     for (const id of Object.keys(draft[name])) if (!(id in plan[name])) draft.drop(name, id);
     for (const entity of Object.values(plan[name])) draft.put(name, entity);
   }
@@ -39,10 +40,23 @@ export function repairPlan(plan: Plan, before: Plan, seed: string): { plan: Plan
         draft.drop('openings', opening.id);
         draft.notes.push(`A ${opening.kind} no longer fitted its wall and was left out.`);
       }
+      renumber(draft, floor);
     }
   } catch (error) {
     if (error instanceof Refusal) return null;
     throw error;
   }
   return { plan: draft.plan(), notes: draft.notes };
+}
+
+/** Two people may have made a door with the same number: the later one gets the next that is free. */
+function renumber(draft: Draft, floor: string): void {
+  const taken = new Set<string>();
+  for (const opening of Object.values(draft.openings)) {
+    if (draft.walls[opening.wall]!.floor !== floor) continue;
+    const { kind } = opening;
+    const number = taken.has(`${kind} ${opening.number}`) ? nextNumber(draft, floor, kind) : opening.number;
+    taken.add(`${kind} ${number}`);
+    if (number !== opening.number) draft.put('openings', { ...opening, number });
+  }
 }

@@ -3,18 +3,10 @@ import { type Draft, Refusal } from '../plan/draft';
 import type { Id, Room } from '../plan/plan';
 import { floorContains } from '../rooms';
 import type { Intent } from './intent';
-import { requireName, requirePositive } from './require';
+import { requireName } from './require';
 
 export function nameRoom(draft: Draft, { room, name }: Extract<Intent, { kind: 'nameRoom' }>): void {
   draft.put('rooms', { ...requireRoom(draft, room), name: requireName(name) });
-}
-
-export function setCeilingHeight(draft: Draft, intent: Extract<Intent, { kind: 'setCeilingHeight' }>): void {
-  requirePositive(intent.height, 'A ceiling height');
-  const room = requireRoom(draft, intent.room);
-  for (const each of Object.values(draft.rooms)) {
-    if (intent.scope === 'all' || each.id === room.id) draft.put('rooms', { ...each, ceilingHeight: intent.height });
-  }
 }
 
 export function colourRoom(draft: Draft, { room, colour }: Extract<Intent, { kind: 'colourRoom' }>): void {
@@ -30,7 +22,7 @@ export function placeLabel(draft: Draft, { room: id, at }: Extract<Intent, { kin
   draft.put('rooms', { ...room, label: at && { x: at.x, y: at.y } });
 }
 
-function requireRoom(draft: Draft, id: Id): Room {
+export function requireRoom(draft: Draft, id: Id): Room {
   const room = draft.rooms[id];
   if (!room) throw new Refusal('That room is no longer there.');
   return room;

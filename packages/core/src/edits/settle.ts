@@ -2,11 +2,11 @@ import { distance } from '../geometry';
 import { requireFit } from '../openings';
 import { isPlanar } from '../plan/check';
 import { type Draft, Refusal } from '../plan/draft';
-import { type Id, type Reading, placeOfReading } from '../plan/plan';
+import { type Id, type Reading, type Wall, placeOfReading } from '../plan/plan';
 import { networkBefore, networkOfFloor, reconcileKinds, reconcileRooms } from '../rooms';
-import { type Adjustment, adjust, deviationOf, misclosuresOf, valueOnPlan } from '../trueup';
+import { MISCLOSURE, type Adjustment, adjust, deviationOf, misclosuresOf, valueInWords, valueOnPlan } from '../trueup';
 import { formatLength } from '../units';
-import { type Network, dropLooseCorners, planarise } from '../walls';
+import { type Network, dropLooseCorners, isStillThere, networkOf, planarise } from '../walls';
 
 /** How far a taped length may drift before it counts as changed, mm. */
 const DRIFT = 0.5;
@@ -20,6 +20,8 @@ export interface Settling {
   readonly changed?: Iterable<Id>;
   /** Rooms may not be lost by this edit, and none may come about. */
   readonly keepRooms?: boolean;
+  /** Readings given up on purpose. */
+  readonly loosened?: readonly Id[];
   /** Fit the floor to its readings afterwards, these corners staying where they are. Otherwise readings must hold as they are. */
   readonly adjust?: { readonly stay: readonly Id[] };
 }
@@ -41,7 +43,7 @@ export function settle(draft: Draft, floor: Id, how: Settling): void {
   dropLooseCorners(draft, floor);
   if (how.keepRooms) {
     requireRooms(draft);
-    requireReadings(draft);
+    requireReadings(draft, how.loosened ?? []);
   }
   requireSound(draft, floor, fitted);
 }
@@ -84,13 +86,15 @@ function drifted(draft: Draft, network: Network, reading: Reading): boolean {
 
 const standsInTheWay = (draft: Draft, reading: Reading) =>
   new Refusal(
-    `The ${formatLength(reading.value, draft.job.units)} you taped stands in the way. Loosen it first, or tape it again.`,
+    `The ${valueInWords(reading, reading.value, draft.job.units)} you taped stands in the way. Loosen it first, or tape it again.`,
+    reading.id,
   );
 
 /** No reading may have gone; one that was taped again counts as there. */
-function requireReadings(draft: Draft): void {
+function requireReadings(draft: Draft, loosened: readonly Id[]): void {
   const there = new Set(Object.values(draft.readings).map((reading) => placeOfReading(reading)));
   for (const reading of Object.values(draft.before.readings)) {
+    if (loosened.includes(reading.id)) continue;
     if (!(reading.id in draft.readings) && !there.has(placeOfReading(reading))) throw standsInTheWay(draft, reading);
   }
 }
@@ -112,6 +116,8 @@ function requireRooms(draft: Draft): void {
 
 /** Rounds in which a reading that is far off may be set aside before the fit is given up. */
 const MOST_ASIDE = 4;
+/** While somebody types no more readings are looked at closely than this: a slip as large as is set aside is among them. */
+const JUDGED = 48;
 
 /**
  * Fits the floor to its readings. One that the others show to be a slip, or that is so far off that walls would have to leave their
@@ -121,23 +127,42 @@ function fitToReadings(draft: Draft, floor: Id, stay: readonly Id[]): void {
   const walls = draft.on('walls', floor);
   let readings: readonly Reading[] = [...draft.on('readings', floor)];
   let fitted = adjust({ corners: draft.corners, walls, readings }, stay);
-  for (let round = 0; round < MOST_ASIDE && isDoubtful(fitted); round += 1) {
-    const [worst] = misclosuresOf(networkOfFloor(draft, floor), readings, 1);
-    if (!worst?.again || (worst.suspects.length > 1 && !isBent(fitted))) break;
-    const aside = latest(worst.suspects.map(({ reading }) => reading));
+  const network = networkOfFloor(draft, floor);
+  for (let round = 0; round < MOST_ASIDE; round += 1) {
+    const lost = losesReading(network, fitted, walls, readings);
+    if (!lost && !isDoubtful(fitted)) break;
+    const [worst] = misclosuresOf(network, readings, { most: 1, judged: JUDGED });
+    if (!lost && (!worst?.again || (worst.suspects.length > 1 && !isBent(fitted)))) break;
+    const aside = latest(worst ? worst.suspects.map(({ reading }) => reading) : readings);
     readings = readings.filter((reading) => reading !== aside);
     fitted = adjust({ corners: draft.corners, walls, readings }, stay);
   }
   for (const [id, corner] of Object.entries(fitted.corners)) {
     if (corner !== draft.corners[id]) draft.moveCorner(id, corner);
   }
+  for (const wall of fitted.walls) draft.put('walls', wall);
   saySquare(draft, fitted.report);
 }
 
-/** Does a reading miss by more than it may? */
+/** Would walls that a reading was taken along no longer be in line? */
+const losesReading = (
+  before: Network,
+  { corners }: Adjustment,
+  walls: readonly Wall[],
+  readings: readonly Reading[],
+): boolean => {
+  const after = networkOf(corners, walls);
+  return readings.some((reading) => isStillThere(before, reading) && !isStillThere(after, reading));
+};
+
+/** Does a reading miss by more than it may, and by more than is silent? */
 const isDoubtful = (fitted: Adjustment): boolean =>
   isBent(fitted) ||
-  fitted.report.residuals.some(({ reading, by }) => Math.abs(by) > DOUBTFUL * deviationOf(reading) && !reading.spread);
+  fitted.report.residuals.some(
+    ({ reading, by }) =>
+      !reading.spread &&
+      Math.abs(by) > Math.max(DOUBTFUL * deviationOf(reading), reading.kind === 'angle' ? 0 : MISCLOSURE.silent),
+  );
 
 /** In standard deviations. */
 const DOUBTFUL = 1.5;

@@ -1,6 +1,9 @@
 import { type Draft, Refusal } from '../plan/draft';
-import type { Wall } from '../plan/plan';
+import type { Id, Reading, Wall } from '../plan/plan';
+import { networkOfFloor } from '../rooms';
+import { runOfReading } from '../walls';
 import type { Intent } from './intent';
+import { putReading } from './readings';
 import { requireFace, requirePositive } from './require';
 import { settle } from './settle';
 
@@ -10,17 +13,19 @@ import { settle } from './settle';
  */
 export function setThickness(
   draft: Draft,
-  { floor, face, thickness, scope, grow = 'outwards' }: Extract<Intent, { kind: 'setThickness' }>,
+  { floor, face, thickness, scope, grow = 'outwards', read }: Extract<Intent, { kind: 'setThickness' }>,
 ): void {
   requirePositive(thickness, 'A wall thickness');
-  const { halves, from } = requireFace(draft, floor, face);
+  const { halves, from, to } = requireFace(draft, floor, face);
   const kinds = new Set(halves.map((half) => half.wall.kind));
   if (kinds.has('chalk')) throw new Refusal('A chalk line has no thickness. Make it a wall first.');
   const facing = new Map(halves.map((half) => [half.wall.id, half.forward]));
+  const measured = measuredWalls(draft, floor);
   for (const wall of Object.values(draft.walls)) {
     if (wall.floor !== floor) continue;
     const forward = facing.get(wall.id);
-    if (forward === undefined && !(scope === 'all' && kinds.has(wall.kind))) continue;
+    // what was measured on another wall stays true there
+    if (forward === undefined && !(scope === 'all' && kinds.has(wall.kind) && !measured.has(wall.id))) continue;
     draft.put('walls', {
       ...wall,
       typed: scope === 'wall',
@@ -35,7 +40,27 @@ export function setThickness(
     if (kinds.has('party')) usual.partyThickness = thickness;
     draft.job = { ...draft.job, usual };
   }
+  if (read) putReading(draft, floor, { kind: 'thickness', face: 'inside', from, to, via: [] }, read);
+  else loosenThickness(draft, floor, facing);
   settle(draft, floor, { adjust: { stay: [from] }, keepRooms: true });
+}
+
+/** Walls whose thickness was measured. */
+function measuredWalls(draft: Draft, floor: Id): Map<Id, Reading> {
+  const network = networkOfFloor(draft, floor);
+  return new Map(
+    draft
+      .on('readings', floor)
+      .filter(({ kind }) => kind === 'thickness')
+      .flatMap((reading) =>
+        (runOfReading(network, reading) ?? []).map(({ wall }): [Id, Reading] => [wall.id, reading]),
+      ),
+  );
+}
+
+/** A thickness that was said and not measured takes the place of one that was. */
+function loosenThickness(draft: Draft, floor: Id, walls: ReadonlyMap<Id, boolean>): void {
+  for (const [wall, { id }] of measuredWalls(draft, floor)) if (walls.has(wall)) draft.drop('readings', id);
 }
 
 /** `seenFromRight`: the room it is looked at from is at its right; growing outwards, the face on that side stays. */

@@ -1,6 +1,14 @@
 import { type Point, turned } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
-import { type Id, type Opening, type Reading, type Wall, type WallSide, cornersOfReading } from '../plan/plan';
+import {
+  type Id,
+  type Opening,
+  type Reading,
+  type Wall,
+  type WallSide,
+  cornersOfReading,
+  nextNumber,
+} from '../plan/plan';
 import { floorAt, floorsOf, networkBefore } from '../rooms';
 import type { Network } from '../walls';
 import { newRoom } from './draw-path';
@@ -83,7 +91,13 @@ function moveWall(draft: Draft, wall: Wall, stays: boolean, corners: ReadonlyMap
   if (!stays) draft.put('walls', placed);
   for (const opening of draft.openingsOn(wall.id)) {
     const along = mirror ? mirrored(opening) : opening;
-    if (stays) draft.put('openings', { ...along, id: draft.newId(), wall: id });
+    if (stays)
+      draft.put('openings', {
+        ...along,
+        id: draft.newId(),
+        wall: id,
+        number: nextNumber(draft, wall.floor, along.kind),
+      });
     else draft.put('openings', along);
   }
   for (const solid of draft.solidsOn(wall.id)) {
@@ -123,7 +137,13 @@ function moveRoom(draft: Draft, id: Id, copy: boolean, to: (p: Point) => Point):
   const room = draft.rooms[id];
   if (!room) return;
   const placed = { ...room, at: to(room.at), label: room.label && to(room.label) };
-  draft.put('rooms', copy ? { ...placed, id: draft.newId() } : placed);
+  const moved = copy ? { ...placed, id: draft.newId() } : placed;
+  draft.put('rooms', moved);
+  for (const height of Object.values(draft.heights)) {
+    if (height.room !== id) continue;
+    const along = { ...height, room: moved.id, at: height.at && to(height.at) };
+    draft.put('heights', copy ? { ...along, id: draft.newId() } : along);
+  }
 }
 
 function moveFreeSolids(

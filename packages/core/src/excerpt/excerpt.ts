@@ -1,6 +1,6 @@
 import { type DerivedFloor, deriveFloor } from '../derived';
 import { type Box, boxAround, ringsBox } from '../geometry';
-import { type Collection, type Id, type Plan, type Reading, type Wall, cornersOfReading } from '../plan/plan';
+import { type Collection, type Id, type Plan, type Reading, type Wall, cornersOfReading, isAlong } from '../plan/plan';
 import { wallCourse } from '../plan/wall-course';
 import { type Network, runOfReading } from '../walls';
 
@@ -77,6 +77,7 @@ function cutOut(derived: DerivedFloor, moving: readonly Id[], margin: number): E
       corners: only(plan.corners, endsOf(plan, taken)),
       rooms: only(plan.rooms, new Set(inside.map(({ room }) => room.id))),
       readings: only(plan.readings, new Set(told.map((reading) => reading.id))),
+      heights: where(plan.heights, ({ room }) => inside.some((each) => each.room.id === room)),
       openings: where(plan.openings, (opening) => taken.has(opening.wall)),
       solids: where(plan.solids, (solid) =>
         solid.stand.kind === 'wall' ? taken.has(solid.stand.wall) : solid.floor === floor,
@@ -94,7 +95,7 @@ const touches = (network: Network, reading: Reading, walls: ReadonlySet<Id>): bo
 /** The walls a reading depends on: those it was taken along, and those at its corners. */
 function wallsRead(network: Network, reading: Reading): Id[] {
   const ends = cornersOfReading(reading).flatMap((id) => network.stars.get(id)?.around ?? []);
-  const run = (reading.kind === 'length' || reading.kind === 'chord') && runOfReading(network, reading);
+  const run = isAlong(reading) && runOfReading(network, reading);
   return [...(run || []), ...(run ? [] : ends)].map((half) => half.wall.id);
 }
 
@@ -188,6 +189,7 @@ function parted(
     overall: derived.overall.filter((face) => face.reading && reading(face.reading.id)),
     solids: derived.solids.filter(({ solid: { stand } }) => (stand.kind === 'wall' ? wall(stand.wall) : !mine)),
     readings: derived.readings.filter(({ id }) => reading(id)),
+    heights: derived.heights.filter((height) => room(height.room)),
     openEnds: derived.openEnds.filter(({ id }) => corner(id)),
     area: kept.reduce((sum, each) => sum + each.measures.area, 0),
     rough: kept.some((each) => each.rough),

@@ -14,7 +14,7 @@ export const scale = (a: Point, k: number): Point => ({ x: a.x * k, y: a.y * k }
 export const dot = (a: Point, b: Point): number => a.x * b.x + a.y * b.y;
 /** Positive when b is clockwise (to the right hand) of a. */
 export const cross = (a: Point, b: Point): number => a.x * b.y - a.y * b.x;
-export const distance = (a: Point, b: Point): number => Math.hypot(b.x - a.x, b.y - a.y);
+export const distance = (a: Point, b: Point): number => Math.sqrt((b.x - a.x) ** 2 + (b.y - a.y) ** 2);
 export const middle = (a: Point, b: Point): Point => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 });
 /** The point `k` of the way from a to b (0 gives a, 1 gives b). */
 export const between = (a: Point, b: Point, k: number): Point => ({

@@ -1,1 +1,3 @@
 export * from './fit';
+export * from './label';
+export * from './swing';

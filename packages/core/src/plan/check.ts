@@ -38,6 +38,9 @@ export function problemsOf(plan: Plan): string[] {
   for (const reading of Object.values(plan.readings)) {
     if (!cornersOfReading(reading).every((id) => plan.corners[id])) problems.push(`A reading has lost its wall.`);
   }
+  for (const { room } of Object.values(plan.heights)) {
+    if (!plan.rooms[room]) problems.push(`A height has lost its room.`);
+  }
   if (problems.length > 0) return problems;
   for (const floor of Object.keys(plan.floors)) {
     if (!isPlanar(plan, floor)) problems.push('Walls cross each other.');

@@ -3,6 +3,7 @@ import {
   type Collection,
   type CollectionName,
   type Corner,
+  type HeightReading,
   type Id,
   type Opening,
   type Plan,
@@ -14,7 +15,15 @@ import {
 } from './plan';
 
 /** Thrown inside an edit to refuse it; the message is a plain sentence for the person. */
-export class Refusal extends Error {}
+export class Refusal extends Error {
+  constructor(
+    message: string,
+    /** The reading that stands in the way. */
+    readonly inTheWay: Id | null = null,
+  ) {
+    super(message);
+  }
+}
 
 type Entities = {
   floors: Plan['floors'][Id];
@@ -24,6 +33,7 @@ type Entities = {
   solids: Solid;
   rooms: Room;
   readings: Reading;
+  heights: HeightReading;
 };
 
 /**
@@ -72,6 +82,9 @@ export class Draft {
   }
   get readings(): Collection<Reading> {
     return this.now.readings;
+  }
+  get heights(): Collection<HeightReading> {
+    return this.now.heights;
   }
 
   /** Adds the entity, or puts it in the place of the one with its id. */
@@ -134,7 +147,7 @@ export class Draft {
   }
 
   /** The walls, corners or rooms of a floor, as they are: what is replaced later is replaced in the list too. */
-  on<C extends 'walls' | 'corners' | 'rooms' | 'readings' | 'solids'>(
+  on<C extends 'walls' | 'corners' | 'rooms' | 'readings' | 'heights' | 'solids'>(
     collection: C,
     floor: Id,
   ): readonly Entities[C][] {

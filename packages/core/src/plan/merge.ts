@@ -48,5 +48,10 @@ function withFooting(merged: Plan, mine: Plan, theirs: Plan): Plan {
       if (footing) corners[id] = footing;
     }
   }
-  return { ...merged, walls, corners };
+  const rooms = { ...merged.rooms };
+  for (const { room } of Object.values(merged.heights)) {
+    const footing = rooms[room] ?? mine.rooms[room] ?? theirs.rooms[room];
+    if (footing) rooms[room] = footing;
+  }
+  return { ...merged, walls, corners, rooms };
 }

@@ -34,7 +34,23 @@ const STEPS: Record<number, (plan: Loose) => Loose> = {
       ...reading,
     })),
   }),
+  // heights are read too
+  3: (plan) => ({ ...plan, schema: 4, heights: {} }),
+  // doors and windows have numbers
+  4: (plan) => ({ ...plan, schema: 5, openings: numbered(plan['openings'], plan['walls']) }),
 };
+
+/** In the order they were made, by floor and kind. */
+function numbered(openings: unknown, walls: unknown): unknown {
+  const last = new Map<string, number>();
+  return each(openings, (opening) => {
+    const wall = isObject(walls) ? walls[opening['wall'] as string] : null;
+    const key = `${isObject(wall) ? String(wall['floor']) : ''} ${String(opening['kind'])}`;
+    const number = (last.get(key) ?? 0) + 1;
+    last.set(key, number);
+    return { number, ...opening };
+  });
+}
 
 function withPartyThickness(job: unknown): unknown {
   if (!isObject(job) || !isObject(job['usual'])) return job;

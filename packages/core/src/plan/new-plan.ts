@@ -19,5 +19,6 @@ export function newPlan(job: Partial<JobDetails> & { name: string }): Plan {
     solids: {},
     rooms: {},
     readings: {},
+    heights: {},
   };
 }

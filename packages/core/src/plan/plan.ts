@@ -2,7 +2,7 @@
  * The plan: the document of a job. Plain data, normalised, in millimetres; whatever can be worked out
  * from it (rooms' outlines, areas, drawings) is not in it.
  */
-export const SCHEMA_VERSION = 3;
+export const SCHEMA_VERSION = 5;
 
 export type Id = string;
 export type Units = 'metric' | 'imperial';
@@ -67,6 +67,8 @@ export interface Opening {
   readonly id: Id;
   readonly wall: Id;
   readonly kind: OpeningKind;
+  /** Among the doors, or the windows, of its floor; it keeps its number whatever becomes of the others. */
+  readonly number: number;
   /** The end of the wall, and the side, whose corner the distance is taped from. */
   readonly anchor: 'start' | 'end';
   readonly side: WallSide;
@@ -150,10 +152,22 @@ export interface Value {
   readonly time: string;
 }
 
-export const READING_KINDS = ['length', 'chord', 'diagonal', 'between', 'angle'] as const;
+export const READING_KINDS = [
+  'length',
+  'chord',
+  'diagonal',
+  'between',
+  'angle',
+  'thickness',
+  'sagitta',
+  'radius',
+  'arc',
+] as const;
 /**
  * What was measured, as someone in the room sees it (the room at the right hand from `from` to `to`):
  * - `length`: along a wall, from one corner to another; `chord`: straight across a curved wall.
+ * - `sagitta`, `radius`, `arc`: how far the inner face of a curved wall bows, its radius, its length along the arc.
+ * - `thickness`: through the wall from corner to corner.
  * - `diagonal`: from one inside corner to any other; `via` are the corners that follow each on the outline of its room.
  * - `between`: square across, from the face `from`–`to` to the face between the corners in `via`.
  * - `angle`: inside, at the corner `from`, of which `to` is the corner that follows.
@@ -179,6 +193,17 @@ export interface Reading extends Value {
   readonly history: readonly Value[];
 }
 
+/** A height read in a room: of its ceiling, or (`at`) of the slope over one point of its floor. */
+export interface HeightReading extends Value {
+  readonly id: Id;
+  readonly floor: Id;
+  readonly room: Id;
+  /** Null: the ceiling where it is flat. */
+  readonly at: { readonly x: number; readonly y: number } | null;
+  readonly note: string;
+  readonly history: readonly Value[];
+}
+
 export type Collection<T> = Readonly<Record<Id, T>>;
 
 export interface Plan {
@@ -191,14 +216,39 @@ export interface Plan {
   readonly solids: Collection<Solid>;
   readonly rooms: Collection<Room>;
   readonly readings: Collection<Reading>;
+  readonly heights: Collection<HeightReading>;
 }
 
 /** The parts of a plan that hold entities by id. */
-export const COLLECTIONS = ['floors', 'corners', 'walls', 'openings', 'solids', 'rooms', 'readings'] as const;
+export const COLLECTIONS = [
+  'floors',
+  'corners',
+  'walls',
+  'openings',
+  'solids',
+  'rooms',
+  'readings',
+  'heights',
+] as const;
 export type CollectionName = (typeof COLLECTIONS)[number];
 
+/** Readings taken along one wall, or of the wall itself: `from` and `to` are its ends. */
+export const isAlong = ({ kind }: Pick<Reading, 'kind'>): boolean =>
+  kind !== 'diagonal' && kind !== 'between' && kind !== 'angle';
+/** Readings of how a curved wall is bent. */
+export const isOfBend = ({ kind }: Pick<Reading, 'kind'>): boolean =>
+  kind === 'sagitta' || kind === 'radius' || kind === 'arc';
+
+/** The number of the next door or window of a floor: one more than the highest there is. */
+export const nextNumber = (plan: Pick<Plan, 'openings' | 'walls'>, floor: Id, kind: OpeningKind): number =>
+  1 +
+  Object.values(plan.openings).reduce(
+    (most, each) => (each.kind === kind && plan.walls[each.wall]?.floor === floor ? Math.max(most, each.number) : most),
+    0,
+  );
+
 /** All corners a reading names. */
-export const cornersOfReading = ({ from, to, via }: Reading): readonly Id[] => [from, to, ...via];
+export const cornersOfReading = ({ from, to, via }: Place): readonly Id[] => [from, to, ...via];
 
 /** The reading with other corners in the place of some of its own; itself when none of them is. */
 export function withCorners(reading: Reading, other: (corner: Id) => Id): Reading {

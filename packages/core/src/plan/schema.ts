@@ -5,6 +5,7 @@ import { INSTRUMENTS, type Plan, READING_KINDS, ROOM_COLOURS, SCHEMA_VERSION } f
 
 /** Longest name or address that is kept; more than this is a paste gone wrong. */
 export const LONGEST_NAME = 120;
+export const LONGEST_NOTE = 500;
 
 const id = z
   .string()
@@ -26,6 +27,8 @@ const valueRead = {
   instrument: z.enum(INSTRUMENTS),
   time: z.string().max(40),
 };
+
+const history = z.array(z.object(valueRead)).max(100).readonly();
 
 export const jobDetailsSchema = z.object({
   name: name('A name').trim().min(1, 'Give the job a name.'),
@@ -64,6 +67,7 @@ export const planSchema = z
         id,
         wall: id,
         kind: z.enum(['door', 'window']),
+        number: z.int().min(1).max(9999),
         anchor: z.enum(['start', 'end']),
         side: z.enum(['left', 'right']),
         offset: coordinate,
@@ -115,10 +119,21 @@ export const planSchema = z
         to: id,
         via: z.array(id).max(2).readonly(),
         ...valueRead,
-        note: z.string().max(500),
+        note: z.string().max(LONGEST_NOTE),
         held: z.boolean(),
         spread: z.boolean(),
-        history: z.array(z.object(valueRead)).max(100).readonly(),
+        history,
+      }),
+    ),
+    heights: collection(
+      z.object({
+        id,
+        floor: id,
+        room: id,
+        at: z.object({ x: coordinate, y: coordinate }).nullable(),
+        ...valueRead,
+        note: z.string().max(LONGEST_NOTE),
+        history,
       }),
     ),
   })

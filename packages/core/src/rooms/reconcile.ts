@@ -79,6 +79,23 @@ export function reconcileRooms(draft: Draft, floor: Id): void {
     };
     if (!floorContains(f.outline.rings, room.at)) draft.put('rooms', { ...room, at: labelPoint(f.outline.rings) });
   }
+  reconcileHeights(draft, floor);
+}
+
+/** Heights go with the room their point lies in, and are given up with their room. */
+function reconcileHeights(draft: Draft, floor: Id): void {
+  const heights = draft.on('heights', floor);
+  if (heights.length === 0) return;
+  const floors = floorsOf(networkOfFloor(draft, floor));
+  const roomAt = (p: { x: number; y: number }) => {
+    const home = floorAt(floors, p);
+    return home && draft.on('rooms', floor).find((room) => floorAt(floors, room.at) === home);
+  };
+  for (const height of [...heights]) {
+    const room = height.at ? roomAt(height.at)?.id : undefined;
+    if (room !== undefined && room !== height.room) draft.put('heights', { ...height, room });
+    else if (!draft.rooms[height.room]) draft.drop('heights', height.id);
+  }
 }
 
 const nameOf = ({ name }: Room): string => name || 'the unnamed room';

@@ -1,2 +1,4 @@
 export * from './shapes';
 export * from './straighten';
+export * from './walk';
+export * from './walk-words';

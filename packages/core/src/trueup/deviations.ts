@@ -18,6 +18,8 @@ export const DEVIATION = {
   acrossBump: 4,
   /** A sketched length, as a share of it. */
   sketch: 0.2,
+  /** The same of a wall whose length was read. */
+  overdrawn: 2,
   /** A corner that is told to stay, mm. */
   pinned: 0.01,
   /** An angle read with a bevel or an angle finder, radians: a quarter of a degree. */
@@ -26,7 +28,10 @@ export const DEVIATION = {
   held: 0.02,
 } as const;
 
-/** Standard deviation of a reading: mm, of an angle radians. A tape ±3 mm and 0.1 %, a laser ±2 mm, scaled off a drawing 2 %, a guess 20 %. */
+/**
+ * Standard deviation of a reading: mm, of an angle radians. A tape ±3 mm and 0.1 %, a laser ±2 mm, scaled off a drawing 2 %, a guess 20 %. A tape
+ * bent along a wall reads half as well, and a radius, which is struck or set out, no better than to half a percent.
+ */
 export function deviationOf({
   kind,
   value,
@@ -46,7 +51,8 @@ export function deviationOf({
         return DEVIATION.sketch * value;
     }
   };
-  return usual() * (held ? DEVIATION.held : 1);
+  const harder = kind === 'arc' ? 2 : kind === 'radius' ? Math.max(2, (0.005 * value) / usual()) : 1;
+  return usual() * harder * (held ? DEVIATION.held : 1);
 }
 
 /** Readings that contradict by less than this are silent, by more than the second want to be measured again, mm (common practice, no source). */

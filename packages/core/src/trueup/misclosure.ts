@@ -1,12 +1,14 @@
-import { type Point, direction } from '../geometry';
+import { type Point, direction, rightOf } from '../geometry';
 import { type Id, type Reading } from '../plan/plan';
 import { type Network, componentsOf } from '../walls';
-import { minimise } from './adjust';
+import { held } from './assumptions';
+import { linearised } from './design';
 import { DEVIATION, MISCLOSURE } from './deviations';
-import { dotRow } from './normal-equations';
-import { held, observationsOf, rowOf } from './observations';
+import { observationsOf } from './known';
+import { minimise } from './minimise';
+import { misfitOf } from './observations';
 import { type Slip, slipOf } from './slips';
-import { Unknowns } from './unknowns';
+import { unknownsOf } from './unknowns';
 
 /** A reading that may be to blame. */
 export interface Suspect {
@@ -38,12 +40,23 @@ const SILENT_ANGLE = 0.5;
 /** More than so many contradictions at once are one muddle. */
 const MOST = 6;
 
+interface Search {
+  /** How many contradictions are wanted. */
+  readonly most?: number;
+  /** How many readings are looked at closely: those that are furthest off for their deviation. */
+  readonly judged?: number;
+}
+
 /**
  * Where readings contradict each other, as if corners that look square were. The reading with the largest
  * standardised residual w = v/(σ√r) is the most likely to blame (data snooping; Baarda 1968, from memory); without it the others
  * say what it should have been, its value less v/r. It is then set aside and the rest looked at again, for `most` contradictions.
  */
-export function misclosuresOf(network: Network, readings: readonly Reading[], most = MOST): Misclosure[] {
+export function misclosuresOf(
+  network: Network,
+  readings: readonly Reading[],
+  { most = MOST, judged = Infinity }: Search = {},
+): Misclosure[] {
   const component = componentsOf(network);
   const parts = new Map<number, Reading[]>();
   for (const reading of readings) {
@@ -55,15 +68,20 @@ export function misclosuresOf(network: Network, readings: readonly Reading[], mo
   return [...parts].flatMap(([at, own]) => {
     if (own.length < 2) return [];
     const ids = [...network.corners.keys()].filter((id) => component.get(id) === at);
-    return inPart(network, own, ids, most);
+    return inPart(network, own, ids, { most, judged });
   });
 }
 
-function inPart(network: Network, readings: readonly Reading[], ids: readonly Id[], most: number): Misclosure[] {
+function inPart(
+  network: Network,
+  readings: readonly Reading[],
+  ids: readonly Id[],
+  { most, judged: limit }: Required<Search>,
+): Misclosure[] {
   const found: Misclosure[] = [];
   let left = readings;
   while (found.length < most) {
-    const judged = judge(network, left, ids);
+    const judged = judge(network, left, ids, limit);
     const worst = judged[0];
     if (!worst) break;
     const tied = judged.filter(({ w, control }) => Math.abs(w) >= (1 - TIED) * Math.abs(worst.w) && control < 0.98);
@@ -83,29 +101,37 @@ interface Judged {
   readonly deviation: number;
 }
 
-/** The readings that are further off than is silent, most suspect first. */
-function judge(network: Network, readings: readonly Reading[], ids: readonly Id[]): Judged[] {
-  const own = new Set(ids);
-  const unknowns = new Unknowns(ids);
+/** The readings that are further off than is silent, most suspect first; those far less so than the first may be missing. */
+function judge(network: Network, readings: readonly Reading[], ids: readonly Id[], limit: number): Judged[] {
+  const unknowns = unknownsOf(network, ids, readings);
   const observations = [
-    ...observationsOf(network, readings, { square: DEVIATION.closing }).filter(
-      ({ corners, source }) => own.has(corners[0]!) && source !== 'pin',
-    ),
-    ...held(network.corners.get(ids[0]!)!),
+    ...observationsOf(network, unknowns, readings, DEVIATION.closing),
+    ...held(network.corners.get(ids[0]!)!, unknowns),
   ];
-  const from = unknowns.vector((id) => network.corners.get(id)!);
-  const { x, normal } = minimise(observations, unknowns, from);
-  const all = observations.flatMap((observation): Judged[] => {
-    const { reading, deviation } = observation;
-    if (!reading) return [];
-    const row = rowOf(observation, unknowns, x);
-    const control = 1 - dotRow(row, normal.spread(row)) / deviation ** 2;
-    if (control < LEAST_CONTROL) return [];
-    return [
-      { reading, deviation, control, w: row.misfit / (deviation * Math.sqrt(control)), off: row.misfit / control },
-    ];
+  const walls = network.walls
+    .filter(({ start }) => unknowns.has(start))
+    .map(({ start, end }) => [unknowns.at(start), unknowns.at(end)] as const);
+  const from = unknowns.vector((id) => network.corners.get(id)!, network.walls);
+  const { x, normal } = minimise(observations, walls, from);
+  const read = observations.flatMap((observation) => {
+    const misfit = misfitOf(observation, x);
+    return observation.reading ? [{ ...observation, reading: observation.reading, misfit }] : [];
   });
-  return all.filter(isHeard).sort((a, b) => Math.abs(b.w) - Math.abs(a.w));
+  const relative = ({ misfit, deviation }: (typeof read)[number]) => Math.abs(misfit) / deviation;
+  const judged: Judged[] = [];
+  let most = 0;
+  for (const each of read.sort((a, b) => relative(b) - relative(a)).slice(0, limit)) {
+    // none of the rest can come near the most suspect one
+    if (relative(each) < (1 - TIED) * most * Math.sqrt(LEAST_CONTROL)) break;
+    const { reading, quantity, deviation, misfit } = each;
+    const control = 1 - normal.variance(linearised(quantity, x)) / deviation ** 2;
+    if (control < LEAST_CONTROL) continue;
+    const one = { reading, deviation, control, w: misfit / (deviation * Math.sqrt(control)), off: misfit / control };
+    if (!isHeard(one)) continue;
+    most = Math.max(most, Math.abs(one.w));
+    judged.push(one);
+  }
+  return judged.sort((a, b) => Math.abs(b.w) - Math.abs(a.w));
 }
 
 /** Controlled as well as by one other reading just like it: what differs is a difference, however large deviations are. */
@@ -139,6 +165,12 @@ function misclosure(network: Network, judged: readonly Judged[]): Misclosure {
     by,
     suspects,
     again: angle ? by > 4 * SILENT_ANGLE : by > MISCLOSURE.again,
-    along: angle ? null : direction(network.corners.get(reading.from)!, network.corners.get(reading.to)!),
+    along: angle ? null : wayOf(network, reading),
   };
+}
+
+/** Along the wall; what was read through it, or of its bend, square to it. */
+function wayOf(network: Network, reading: Reading): Point {
+  const along = direction(network.corners.get(reading.from)!, network.corners.get(reading.to)!);
+  return ['thickness', 'sagitta', 'radius'].includes(reading.kind) ? rightOf(along) : along;
 }

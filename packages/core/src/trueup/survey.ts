@@ -1,12 +1,15 @@
-import { cross } from '../geometry';
-import { type Id, type Place, type Reading, placeOfReading } from '../plan/plan';
+import { type Id, type Place, type Reading, cornersOfReading, placeOfReading } from '../plan/plan';
 import { type HalfWall, type Network, componentsOf } from '../walls';
-import { derivatives } from './derivatives';
+import { held } from './assumptions';
+import { Design, type Linear, linearised, valueAt } from './design';
 import { deviationOf } from './deviations';
-import { NormalEquations, type Row, dotRow } from './normal-equations';
-import { type Observation, type Source, computedOf, observationsOf, readingOf, rowOf } from './observations';
-import { cornersOf, endSpot, placeOf, startSpot } from './spot';
-import { Unknowns } from './unknowns';
+import { observationsOf } from './known';
+import { NormalEquations } from './normal-equations';
+import { type Source, misfitOf, readingOf } from './observations';
+import { type Quantity, areaWithin } from './quantity';
+import { quantityOf } from './quantity-of-place';
+import { endSpot, startSpot } from './spot';
+import { type Unknowns, unknownsOf } from './unknowns';
 
 /** Where a length comes from: read off a tape or meter, off a drawing of known scale, following from others, or only sketched. */
 export type Provenance = 'taped' | 'scaled' | 'worked out' | 'rough';
@@ -20,13 +23,8 @@ const LOOSE = 0.05;
 interface Part {
   readonly unknowns: Unknowns;
   readonly x: Float64Array;
-  readonly observations: readonly Observation[];
-  readonly rows: readonly Row[];
   readonly normal: NormalEquations;
 }
-
-/** A function of the corners, linearised. */
-type Linear = Pick<Row, 'at' | 'coefficients'>;
 
 /**
  * How well the lengths and areas of a floor are known: their standard deviations from the covariance of the adjustment,
@@ -55,22 +53,20 @@ export class Survey {
     const own = this.readingAlong(kind, from, to);
     if (own) return own.instrument === 'guess' ? 'rough' : own.instrument === 'scaled' ? 'scaled' : 'taped';
     const part = this.partAt(from);
-    const computed = part && computedOf(this.network, { kind, face: 'inside', from, to, via: [] });
-    if (!part || !computed) return 'rough';
-    const length = computed.value(part.unknowns, part.x);
-    const rests = restsOn(part, linear(part, computed.corners, computed.value));
+    const quantity = part && this.quantityIn(part, { kind, face: 'inside', from, to, via: [] });
+    if (!part || !quantity) return 'rough';
+    const rests = restsOn(part, linearised(quantity, part.x));
     const total = [...rests.values()].reduce((sum, each) => sum + each, 0);
     const loose = (rests.get('sketch') ?? 0) + (rests.get('guess') ?? 0);
-    if (loose > RESTS * total || Math.sqrt(total) > LOOSE * length) return 'rough';
+    if (loose > RESTS * total || Math.sqrt(total) > LOOSE * quantity.value(part.x)) return 'rough';
     return (rests.get('scaled') ?? 0) > RESTS * total ? 'scaled' : 'worked out';
   }
 
   /** Standard deviation of what a reading there would be, mm, of an angle radians; null where nothing was read. */
   deviation(place: Place): number | null {
     const part = this.partAt(place.from);
-    const computed = part && computedOf(this.network, place);
-    if (!part || !computed) return null;
-    return Math.sqrt(variance(part, linear(part, computed.corners, computed.value)));
+    const quantity = part && this.quantityIn(part, place);
+    return part && quantity ? Math.sqrt(part.normal.variance(linearised(quantity, part.x))) : null;
   }
 
   /**
@@ -95,27 +91,24 @@ export class Survey {
     const edges = faces.map(
       ({ halves }) => [startSpot(this.network, halves[0]!), endSpot(this.network, halves.at(-1)!)] as const,
     );
-    const corners = new Set(edges.flatMap(([a, b]) => [...cornersOf(a), ...cornersOf(b)]));
-    const area = (unknowns: Unknowns, x: Float64Array) =>
-      edges.reduce((sum, [a, b]) => sum + cross(placeOf(a, unknowns, x), placeOf(b, unknowns, x)) / 2, 0);
-    return variance(part, linear(part, [...corners], area));
+    return part.normal.variance(linearised(areaWithin(edges, part.unknowns), part.x));
   }
 
   /** How well a reading is controlled by the others: 0 not at all, 1 wholly (its redundancy number). */
   control(reading: Reading): number {
     const part = this.partAt(reading.from);
-    const observation = part && readingOf(this.network, reading);
+    const observation = part && readingOf(this.network, part.unknowns, reading);
     if (!part || !observation) return 0;
-    const row = rowOf(observation, part.unknowns, part.x);
-    return Math.max(0, 1 - variance(part, row) / observation.deviation ** 2);
+    const variance = part.normal.variance(linearised(observation.quantity, part.x));
+    return Math.max(0, 1 - variance / observation.deviation ** 2);
   }
 
   /** Fitted less read, mm, of an angle degrees. */
   residual(reading: Reading): number {
     const part = this.partAt(reading.from);
-    const observation = part && readingOf(this.network, reading);
+    const observation = part && readingOf(this.network, part.unknowns, reading);
     if (!part || !observation) return 0;
-    const by = -observation.misfit(part.unknowns, part.x);
+    const by = -misfitOf(observation, part.x);
     return reading.kind === 'angle' ? (by * 180) / Math.PI : by;
   }
 
@@ -129,27 +122,28 @@ export class Survey {
   ): { readonly best: T; readonly before: number; readonly after: number } | null {
     const part = targets[0] ? this.partAt(targets[0].from) : null;
     if (!part) return null;
-    const rows = targets.flatMap((target) => this.rowFor(part, target) ?? []);
-    const before = rows.reduce((sum, row) => sum + variance(part, row), 0);
+    const aims = targets.flatMap((target) => {
+      const quantity = this.quantityIn(part, target);
+      return quantity ? [linearised(quantity, part.x)] : [];
+    });
+    const before = aims.reduce((sum, aim) => sum + part.normal.variance(aim), 0);
     let best: { best: T; before: number; after: number } | null = null;
     for (const candidate of candidates) {
-      const computed = computedOf(this.network, candidate);
-      if (!computed?.corners.every((id) => part.unknowns.has(id))) continue;
-      const row = linear(part, computed.corners, computed.value);
+      const quantity = this.quantityIn(part, candidate);
+      if (!quantity) continue;
+      const row = linearised(quantity, part.x);
       const spread = part.normal.spread(row);
-      const value = computed.value(part.unknowns, part.x);
+      const value = quantity.value(part.x);
       const own = deviationOf({ kind: candidate.kind, value, instrument: 'tape', held: false }) ** 2;
-      const all = own + dotRow(row, spread);
-      const after = before - rows.reduce((sum, target) => sum + dotRow(target, spread) ** 2 / all, 0);
+      const all = own + valueAt(row, spread);
+      const after = before - aims.reduce((sum, aim) => sum + valueAt(aim, spread) ** 2 / all, 0);
       if (!best || after < best.after) best = { best: candidate, before, after };
     }
     return best;
   }
 
-  private rowFor(part: Part, place: Place): Linear | null {
-    const computed = computedOf(this.network, place);
-    if (!computed?.corners.every((id) => part.unknowns.has(id))) return null;
-    return linear(part, computed.corners, computed.value);
+  private quantityIn({ unknowns }: Part, place: Place): Quantity | null {
+    return cornersOfReading(place).every((id) => unknowns.has(id)) ? quantityOf(this.network, place, unknowns) : null;
   }
 
   /** The connected part a corner belongs to; null where nothing was read. */
@@ -166,45 +160,29 @@ export class Survey {
     const own = (id: Id) => this.component!.get(id) === at;
     const readings = this.readings.filter((reading) => own(reading.from));
     if (readings.length === 0) return null;
-    const unknowns = new Unknowns([...this.network.corners.keys()].filter(own));
-    const x = unknowns.vector((id) => this.network.corners.get(id)!);
-    // a pinned corner stays, but that tells nothing of the house
-    const observations = observationsOf(this.network, this.readings).filter(
-      ({ corners, source }) => own(corners[0]!) && source !== 'pin',
-    );
+    const unknowns = unknownsOf(this.network, [...this.network.corners.keys()].filter(own), readings);
+    const x = unknowns.vector((id) => this.network.corners.get(id)!, this.network.walls);
+    const observations = observationsOf(this.network, unknowns, readings);
     // where the part stands on the sheet is not a thing to be known: its first corner stays
-    const first = unknowns.ids[0]!;
-    const fixed = ([0, 1] as const).map((off): Row => ({
-      at: [unknowns.at(first) + off],
-      coefficients: [1],
-      misfit: 0,
-      deviation: 0.1,
-    }));
-    const rows = observations.map((observation) => rowOf(observation, unknowns, x));
-    return { unknowns, x, observations, rows, normal: new NormalEquations(unknowns.count, [...rows, ...fixed]) };
+    const still = held(this.network.corners.get(unknowns.ids[0]!)!, unknowns, STILL);
+    const design = new Design(x.length, [...observations, ...still], x);
+    return { unknowns, x, normal: new NormalEquations(design) };
   }
 }
 
-function linear(
-  { unknowns, x }: Part,
-  corners: readonly Id[],
-  value: (unknowns: Unknowns, x: Float64Array) => number,
-): Linear {
-  const at = corners.flatMap((id) => [unknowns.at(id), unknowns.at(id) + 1]);
-  return { at, coefficients: derivatives(at, x, (there) => value(unknowns, there)) };
-}
-
-const variance = ({ normal }: Part, row: Linear): number => Math.max(0, dotRow(row, normal.spread(row)));
+/** mm */
+const STILL = 0.1;
 
 /**
  * What the variance of a function rests on: fᵀN⁻¹f = Σ (aᵢᵀN⁻¹f)²/σᵢ² over the observations (since N = Σ aᵢaᵢᵀ/σᵢ²), summed
  * by where they come from.
  */
-function restsOn({ normal, rows, observations }: Part, row: Linear): Map<Source, number> {
-  const spread = normal.spread(row);
+function restsOn({ normal }: Part, linear: Linear): Map<Source, number> {
+  const { design } = normal;
+  const spread = normal.spread(linear);
   const shares = new Map<Source, number>();
-  observations.forEach(({ source }, i) => {
-    const share = (dotRow(rows[i]!, spread) / rows[i]!.deviation) ** 2;
+  design.observations.forEach(({ source }, i) => {
+    const share = design.weights[i]! * valueAt(design.row(i), spread) ** 2;
     if (share > 0) shares.set(source, (shares.get(source) ?? 0) + share);
   });
   return shares;

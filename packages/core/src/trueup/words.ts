@@ -16,6 +16,10 @@ const PLACES: Record<Reading['kind'], string> = {
   diagonal: 'diagonal',
   between: 'distance across',
   angle: 'angle',
+  thickness: 'wall thickness',
+  sagitta: 'bow of the curved wall',
+  radius: 'radius of the curved wall',
+  arc: 'length along the curved wall',
 };
 
 export const placeInWords = ({ kind, face }: Pick<Place, 'kind' | 'face'>): string =>

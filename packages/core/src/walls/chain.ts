@@ -1,5 +1,5 @@
 import { type Course, type Point, alongOf, direction, dot, distance, headsOn, sameCourse } from '../geometry';
-import { type Id, type Reading, type Wall, cornersOfReading } from '../plan/plan';
+import { type Id, type Reading, type Wall, cornersOfReading, isAlong, isOfBend } from '../plan/plan';
 import { type HalfWall, type Network, faceEnd, faceStart } from './network';
 
 /** Walls that turn by less than this from one to the next go straight on: sin 1.5°. */
@@ -77,10 +77,8 @@ function acrossBump(network: Network, from: Id, to: Id): HalfWall[] | null {
 
 /** Is what a reading was taken from still there? */
 export function isStillThere(network: Network, reading: Reading): boolean {
+  if (isAlong(reading)) return runOfReading(network, reading) !== null;
   switch (reading.kind) {
-    case 'length':
-    case 'chord':
-      return runOfReading(network, reading) !== null;
     case 'between':
       return [reading, { from: reading.via[0]!, to: reading.via[1]! }].every(({ from, to }) =>
         runOfReading(network, { kind: 'length', from, to }),
@@ -90,9 +88,12 @@ export function isStillThere(network: Network, reading: Reading): boolean {
   }
 }
 
-/** The run of walls a reading was taken along: a straight one (perhaps with a bump in it), or an arc that was measured across. */
-export const runOfReading = (network: Network, { kind, from, to }: Pick<Reading, 'kind' | 'from' | 'to'>) =>
-  kind === 'chord' ? arcBetween(network, from, to) : (chainBetween(network, from, to) ?? acrossBump(network, from, to));
+/** The run of walls a reading was taken along: a straight one (perhaps with a bump in it), or an arc. */
+export function runOfReading(network: Network, { kind, from, to }: Pick<Reading, 'kind' | 'from' | 'to'>) {
+  if (kind === 'chord' || isOfBend({ kind })) return arcBetween(network, from, to);
+  if (kind === 'thickness') return chainBetween(network, from, to) ?? arcBetween(network, from, to);
+  return chainBetween(network, from, to) ?? acrossBump(network, from, to);
+}
 
 /**
  * The inside length of the straight run between two corners, on the face at the right hand of the walk, mm: from

@@ -1,0 +1,48 @@
+import type { HeightReading, Reading, Value } from '../plan/plan';
+import { placeInWords } from '../trueup';
+import type { DerivedFloor } from './derive-floor';
+import { roomOfReading } from './readings';
+
+/** One line of the table of readings. */
+export interface ReadingLine extends Value {
+  readonly id: string;
+  /** The name of the room it was taken in; empty outside of rooms. */
+  readonly room: string;
+  readonly what: string;
+  /** Degrees, not mm. */
+  readonly angle: boolean;
+  /** Fitted less read, mm or degrees. */
+  readonly off: number;
+  /** How well it is controlled by others, 0 to 1. */
+  readonly control: number;
+  readonly held: boolean;
+  readonly note: string;
+  readonly history: readonly Value[];
+  readonly of: { readonly reading: Reading } | { readonly height: HeightReading };
+}
+
+/** Everything read on a floor, with how far the plan differs from it and how well it is controlled. */
+export function readingLines(floor: DerivedFloor): ReadingLine[] {
+  return [
+    ...floor.readings.map((reading): ReadingLine => ({
+      ...reading,
+      room: roomOfReading(floor, reading)?.room.name ?? '',
+      what: placeInWords(reading),
+      angle: reading.kind === 'angle',
+      off: floor.survey.residual(reading),
+      control: floor.survey.control(reading),
+      of: { reading },
+    })),
+    // a height stands alone: nothing else says what it should be
+    ...floor.heights.map((height): ReadingLine => ({
+      ...height,
+      room: floor.plan.rooms[height.room]?.name ?? '',
+      what: height.at ? 'height under the slope' : 'ceiling height',
+      angle: false,
+      off: 0,
+      control: 0,
+      held: false,
+      of: { height },
+    })),
+  ];
+}

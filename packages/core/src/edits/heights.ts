@@ -1,0 +1,48 @@
+import type { Draft } from '../plan/draft';
+import { Refusal } from '../plan/draft';
+import type { HeightReading, Value } from '../plan/plan';
+import { floorAt, floorsOf, networkOfFloor } from '../rooms';
+import type { Intent } from './intent';
+import { measuredAgain } from './readings';
+import { requirePositive } from './require';
+import { requireRoom } from './rooms';
+
+/** The ceiling of a room, or of all rooms; where it was measured it is a reading of that room. */
+export function setCeilingHeight(draft: Draft, intent: Extract<Intent, { kind: 'setCeilingHeight' }>): void {
+  requirePositive(intent.height, 'A ceiling height');
+  const room = requireRoom(draft, intent.room);
+  const measured = new Set(
+    Object.values(draft.heights).flatMap(({ room: read, at }) => (at === null && read !== room.id ? [read] : [])),
+  );
+  for (const each of Object.values(draft.rooms)) {
+    // what was measured in another room stays true there
+    if (each.id === room.id || (intent.scope === 'all' && !measured.has(each.id)))
+      draft.put('rooms', { ...each, ceilingHeight: intent.height });
+  }
+  const before = Object.values(draft.heights).find((each) => each.room === room.id && each.at === null);
+  if (intent.read) put(draft, before, { floor: room.floor, room: room.id, at: null }, intent.read);
+}
+
+/** Nearer than this it is the same point measured again, mm. */
+const SAME_POINT = 100;
+
+export function readHeight(draft: Draft, { room: id, at, read }: Extract<Intent, { kind: 'readHeight' }>): void {
+  requirePositive(read.value, 'A height');
+  const room = requireRoom(draft, id);
+  const floors = floorsOf(networkOfFloor(draft, room.floor));
+  const home = floorAt(floors, at);
+  if (!home || home !== floorAt(floors, room.at)) throw new Refusal('A height is read inside a room. Tap its floor.');
+  const before = Object.values(draft.heights).find(
+    (each) => each.room === id && each.at && Math.hypot(each.at.x - at.x, each.at.y - at.y) < SAME_POINT,
+  );
+  put(draft, before, { floor: room.floor, room: id, at: before?.at ?? { x: at.x, y: at.y } }, read);
+}
+
+function put(
+  draft: Draft,
+  before: HeightReading | undefined,
+  where: Pick<HeightReading, 'floor' | 'room' | 'at'>,
+  read: Value,
+): void {
+  draft.put('heights', { id: before?.id ?? draft.newId(), ...where, ...measuredAgain(before, read) });
+}
