@@ -10,6 +10,7 @@ const letThrough = [
   'redux',
   'redux-thunk',
   'dexie',
+  'comlink',
   'date-fns',
   'clipper2-ts',
   'flatbush',

@@ -1,3 +1,4 @@
+import { text } from 'node:stream/consumers';
 import type { Page } from '@playwright/test';
 import { Finger, middleOf, restingBox } from '../finger';
 import { expect, test } from '../server';
@@ -15,6 +16,14 @@ async function newJob(page: Page): Promise<void> {
   await page.goto('/new');
   await page.getByText('Start measuring').tap();
   await expect(page.getByText(/Drag across the sheet/)).toBeVisible();
+}
+
+/** A kitchen dragged out, its first wall waiting to be taped. */
+async function roughKitchen(page: Page, finger: Finger): Promise<void> {
+  await newJob(page);
+  await finger.drag([70, 170], [310, 360]);
+  await key(page, 'Kitchen').tap();
+  await page.getByText('Tape the walls (4 still rough)').tap();
 }
 
 /** Where the inside corners of the only room are on the screen, px. */
@@ -70,6 +79,15 @@ test('a crooked five-wall room is shot round with the laser; a slip is found and
     await expect(page.getByTestId('typed')).toHaveText(/^\d+\.\d{3} m$/);
     await key(page, 'Enter').tap();
   }
+  // on and on, until it is stopped: what came last waits in the field
+  await page.getByText('Go round the walls').tap();
+  await page.getByRole('button', { name: /^How it is read/ }).tap();
+  await page.getByRole('menuitem', { name: 'Keep shooting' }).tap();
+  await expect(page.getByTestId('typed')).toHaveText(/^\d+\.\d{3} m$/);
+  await key(page, 'Stop measuring with the laser').tap();
+  await expect(page.getByRole('button', { name: /^Measure with the laser/ })).toBeVisible();
+  await key(page, 'Done').tap();
+  await finger.tap(await middleOf(page.getByTestId(/^area/)));
   // five sides do not fix five corners: the application says which diagonal helps most
   await expect(page.getByText(/Would help most: the diagonal of/)).toBeVisible();
   await page.getByText('Measure it').tap();
@@ -113,10 +131,7 @@ test('a size no wall has is asked about; a diagonal un-squares a room; what cont
   page,
 }) => {
   const finger = new Finger(page);
-  await newJob(page);
-  await finger.drag([70, 170], [310, 360]);
-  await key(page, 'Kitchen').tap();
-  await page.getByText('Tape the walls (4 still rough)').tap();
+  await roughKitchen(page, finger);
   // 42 m? 4.20 m
   await type(page, '42');
   await expect(page.getByText('42.00 m? Or 4.20 m?')).toBeVisible();
@@ -171,4 +186,65 @@ test('a size no wall has is asked about; a diagonal un-squares a room; what cont
   await expect(page.getByTestId('pin')).toHaveCount(4);
   await key(page, 'Let it move again').tap();
   await expect(page.getByTestId('pin')).toHaveCount(0);
+});
+
+test('thickness, ceiling, a height under the slope, an outer face off a drawing: all are readings, with notes', async ({
+  page,
+}) => {
+  const finger = new Finger(page);
+  await roughKitchen(page, finger);
+  await type(page, '4.20');
+  await type(page, '3.15');
+  // off a drawing that gives lengths on outer faces; it stays so until it is changed
+  await page.getByRole('button', { name: /^How it is read: tape/ }).tap();
+  await page.getByRole('menuitem', { name: 'Off a drawing' }).tap();
+  await page.getByRole('button', { name: /^How it is read: drawing/ }).tap();
+  await page.getByRole('menuitem', { name: 'On the outer face' }).tap();
+  await type(page, '4.70');
+  await page.getByRole('button', { name: /^How it is read: drawing, outer face/ }).tap();
+  await page.getByRole('menuitem', { name: 'By tape' }).tap();
+  await page.getByRole('button', { name: /^How it is read/ }).tap();
+  await page.getByRole('menuitem', { name: 'On the inner face' }).tap();
+  // what was not measured is what is usual, and says so
+  await page.getByRole('button', { name: 'Thickness: ≈ 250 mm' }).tap();
+  await type(page, '305');
+  await expect(page.getByRole('button', { name: 'Thickness: 305 mm' })).toBeVisible();
+  await page.getByRole('button', { name: 'Ceiling: ≈ 2.40 m' }).tap();
+  await type(page, '2.48');
+  await expect(page.getByRole('button', { name: 'Ceiling: 2.48 m' })).toBeVisible();
+  await key(page, 'Done').tap();
+
+  await key(page, 'Measure').tap();
+  const floor = await restingBox(page.getByTestId(/^floor/));
+  await finger.tap([floor.x + 0.3 * floor.width, floor.y + 0.7 * floor.height]);
+  await expect(page.getByTestId('height-point')).toHaveCount(1);
+  await type(page, '1.85');
+  await expect(page.getByTestId(/^height value/)).toHaveText('1.85 m');
+
+  await page.getByText('Readings (6)').tap();
+  const list = page.getByTestId('readings');
+  for (const what of [
+    'Kitchen · wall · tape',
+    'Kitchen · wall, outside · scaled',
+    'Kitchen · wall thickness · tape',
+    'Kitchen · ceiling height · tape',
+    'Kitchen · height under the slope · tape',
+  ])
+    await expect(list.getByText(what).first()).toBeVisible();
+  await list.getByRole('button', { name: 'Add a note' }).last().tap();
+  await page.getByLabel('Note', { exact: true }).fill('to the purlin');
+  await key(page, 'Keep the note').tap();
+  await expect(list.getByText('to the purlin')).toBeVisible();
+  const download = page.waitForEvent('download');
+  await list.getByRole('button', { name: 'Readings as CSV' }).tap();
+  const csv = await (await download).createReadStream().then(text);
+  expect(csv).toMatch(/Kitchen,height under the slope,1\.85,1\.85,1\.85,0,0,tape,[^,]+,to the purlin,/);
+
+  // measured again from the list; the older one is its history
+  await list.getByRole('button', { name: /ceiling height 2\.48 m.*Measure again/ }).tap();
+  await type(page, '2.47');
+  await key(page, 'Done').tap();
+  await key(page, 'Measure').tap();
+  await page.getByText('Readings (6)').tap();
+  await expect(list.getByText(/before: 2\.48/)).toBeVisible();
 });

@@ -20,6 +20,17 @@ async function drag(page: Page, from: readonly [number, number], to: readonly [n
   await page.mouse.up();
 }
 
+/** With the box tool in hand: a room of 4.20 × 3 m by its two sizes. */
+async function typeStudio(page: Page): Promise<void> {
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('4.20');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('3');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Another name').fill('Studio');
+  await page.keyboard.press('Enter');
+}
+
 test('a plan is drawn without a pointer, corrected with the mouse, and named to whoever listens', async ({ page }) => {
   await newJob(page);
   for (const tool of ['Choose', 'Box', 'Corners', 'Loop', 'Shapes', 'Divide', 'Bump', 'Column', 'Several'])
@@ -28,13 +39,7 @@ test('a plan is drawn without a pointer, corrected with the mouse, and named to 
   // keyboard only: a room by its two sizes
   await page.keyboard.press('b');
   await expect(page.getByTestId('crosshair')).toBeVisible();
-  await page.keyboard.press('Enter');
-  await page.keyboard.type('4.20');
-  await page.keyboard.press('Enter');
-  await page.keyboard.type('3');
-  await page.keyboard.press('Enter');
-  await page.getByLabel('Another name').fill('Studio');
-  await page.keyboard.press('Enter');
+  await typeStudio(page);
   await expect(ledger(page, /^Studio, 12\.60 m²/)).toBeVisible();
 
   // and one by lengths and turns, begun at a corner of it
@@ -200,4 +205,28 @@ test('sizes typed in the middle of a drag hold; a party wall and a flush face co
   await page.getByRole('menuitem', { name: 'Keep flush outside' }).click();
   await expect(button(page, 'Undo keep flush (Ctrl Z)')).toBeVisible();
   expect(await steps()).toBeLessThan(before);
+});
+
+test('a wall with a taped length resists, in words, and is loosened where it says so', async ({ page }) => {
+  await newJob(page);
+  await page.keyboard.press('b');
+  await typeStudio(page);
+  await page.keyboard.press('Escape');
+  await page
+    .getByLabel('Ledger of rooms')
+    .getByRole('button', { name: /^Studio/ })
+    .click();
+  await page.getByRole('button', { name: /^Wall 2: 3\.00 m, taped/ }).click();
+  const floor = await restingBox(page.getByTestId(/^floor/));
+  const wall = [floor.x + floor.width, floor.y + floor.height / 4] as const;
+  await drag(page, wall, [wall[0] + 40, wall[1]]);
+  await expect(page.getByRole('alert')).toContainText('The 4.20 m you taped stands in the way.');
+  await expect(page.getByTestId(/^length/).getByText('4.20 m')).toHaveCount(1);
+  await button(page, 'Loosen it').click();
+  await expect(page.getByTestId(/^length/).getByText('4.20 m')).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /^Wall 1: ≈ 4\.[3-9]\d? m, rough/ })).toBeVisible();
+  // both come back, one after the other
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByTestId(/^length/).getByText('4.20 m')).toHaveCount(1);
 });

@@ -1,3 +1,4 @@
+import { type Intent, type Reading, applyEdit, deriveFloor, newPlan } from '@velvet-tape/core';
 import type { Page } from '@playwright/test';
 import { middleOf, restingBox } from '../finger';
 import { expect, test } from '../server';
@@ -156,4 +157,53 @@ test.describe('with the application kept on the device', () => {
     await expect(ledger(page, /^Ticket hall, ≈ 23/)).toBeVisible();
     await expect(page.getByTestId('sync')).toHaveAccessibleName(/Offline/);
   });
+});
+
+/** Forty rooms with every wall read, one of them with its digits swapped. */
+function readFloor() {
+  let plan = newPlan({ name: 'Old school' });
+  const edit = (intent: Intent, seed: string) => {
+    const result = applyEdit(plan, intent, seed);
+    if (!result.ok) throw new Error(result.reason);
+    plan = result.plan;
+  };
+  for (let i = 0; i < 40; i += 1) {
+    const [x, y] = [(i % 8) * 3640, Math.floor(i / 8) * 2750];
+    edit({ kind: 'drawBox', floor: 'ground', a: { x, y }, b: { x: x + 3540, y: y + 2650 } }, `r${i}`);
+  }
+  const time = '2026-05-04T09:20:00Z';
+  const readings = deriveFloor(plan, 'ground').rooms.flatMap(({ faces }, room) =>
+    faces.map(({ from, to, length }, i): Reading => {
+      const value = room === 20 && i === 0 ? 3450 : Math.round(length);
+      const place = { kind: 'length', face: 'inside', from, to, via: [] } as const;
+      const read = { value, text: `${value} mm`, unit: 'mm', instrument: 'laser', time } as const;
+      return {
+        id: `t${room}.${i}`,
+        floor: 'ground',
+        ...place,
+        ...read,
+        note: '',
+        held: false,
+        spread: false,
+        history: [],
+      };
+    }),
+  );
+  return { ...plan, readings: Object.fromEntries(readings.map((reading) => [reading.id, reading])) };
+}
+
+test('on a floor with many readings the one that contradicts is found beside the screen', async ({ page, server }) => {
+  const plan = readFloor();
+  const put = await page.request.put(`${server.url}/api/jobs/old-school/plan`, { data: { version: 0, plan } });
+  expect(put.ok()).toBe(true);
+  const workers: string[] = [];
+  page.on('worker', (worker) => workers.push(worker.url()));
+  await page.goto('/job/old-school');
+  await expect(page.getByTestId('contradiction')).toContainText('3.45 m: digits swapped? 3.54 m would fit.');
+  expect(workers).toHaveLength(1);
+  // and gone when it is measured again
+  await page.getByRole('button', { name: 'Measure again', exact: true }).click();
+  await page.keyboard.type('3.54');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('contradiction')).toHaveCount(0);
 });

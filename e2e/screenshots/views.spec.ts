@@ -59,6 +59,19 @@ async function sketching(page: Page, finger: Finger): Promise<void> {
   await key('Less straight').waitFor();
   await picture(page, 'phone-loop');
 
+  await sheet('Walk round');
+  const type = async (text: string) => {
+    for (const digit of text) await key(digit === '.' ? 'point' : digit).tap();
+    await key('Enter').tap();
+  };
+  await type('4.2');
+  await type('3.1');
+  await key('Left').tap();
+  for (const wall of ['1.25', '2.4', '5.54', '5.5']) await type(wall);
+  await key('Close').tap();
+  await page.getByTestId('walk-closing').waitFor();
+  await picture(page, 'phone-walk');
+
   await sheet('Box');
   await finger.drag([70, 260], [320, 480]);
   await key('Later').tap();
@@ -118,6 +131,11 @@ plain.describe('on a phone', () => {
     await page.getByText(/^Readings \(/).tap();
     await page.getByText('Furthest off').tap();
     await picture(page, 'phone-readings');
+    await page.getByRole('button', { name: 'Close readings', exact: true }).tap();
+    await page.getByRole('button', { name: 'Leave with something', exact: true }).tap();
+    await page.getByRole('menuitem', { name: 'Doors and windows' }).tap();
+    await page.getByText('To check (1)').waitFor();
+    await picture(page, 'phone-schedule');
   });
 });
 

@@ -8,7 +8,7 @@ import { useEffect } from 'react';
 import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { Provider } from 'react-redux';
-import { saveEveryEdit } from '../src/features/plan/session';
+import { keepEveryWalk, saveEveryEdit } from '../src/features/plan/session';
 import { registerServiceWorker } from '../src/offline/register';
 import { store } from '../src/store/store';
 import { darkTheme, lightTheme } from '../src/ui/theme';
@@ -23,6 +23,7 @@ export default function RootLayout() {
   });
   useEffect(registerServiceWorker, []);
   useEffect(saveEveryEdit, []);
+  useEffect(keepEveryWalk, []);
   if (!ready) return null;
   const theme = dark ? darkTheme : lightTheme;
   return (

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { IconButton, Menu } from 'react-native-paper';
+import { BarButton } from './BarButton';
 import { TOUCH } from './theme';
 
 export interface MenuEntry {
@@ -12,16 +13,21 @@ export interface MenuEntry {
 export function DropMenu({
   icon,
   says,
+  label,
   iconColor,
   entries,
 }: {
   icon: string;
   says: string;
+  /** Written beside the sign. */
+  label?: string;
   iconColor?: string;
   entries: readonly MenuEntry[];
 }) {
   const [open, setOpen] = useState(false);
-  const anchor = (
+  const anchor = label ? (
+    <BarButton icon={icon} label={label} says={says} onPress={() => setOpen(true)} />
+  ) : (
     <IconButton
       icon={icon}
       accessibilityLabel={says}

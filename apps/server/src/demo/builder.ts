@@ -4,6 +4,7 @@ import {
   type Plan,
   type Point,
   type RoomColour,
+  type Value,
   type WallFace,
   applyEdit,
   deriveFloor,
@@ -93,9 +94,22 @@ export class DemoBuilder {
     return deriveFloor(this.made, 'ground').rooms.find((each) => each.room.id === room)?.faces ?? [];
   }
 
+  /** A wall bowed out of the room, as far as it was measured to. */
   bend(room: string, side: Side, sagitta: string): void {
     const face = this.face(room, side).key;
-    this.do({ kind: 'bendWall', floor: 'ground', face, by: 'sagitta', value: this.mm(sagitta).value, way: 'out' });
+    const read = this.taped(sagitta);
+    this.do({ kind: 'bendWall', floor: 'ground', face, by: 'sagitta', value: read.value, way: 'out', read });
+  }
+
+  /** How thick a wall was measured to be, at a door or a window. */
+  thickness(room: string, side: Side, text: string): void {
+    const face = this.face(room, side).key;
+    const read = this.taped(text);
+    this.do({ kind: 'setThickness', floor: 'ground', face, thickness: read.value, scope: 'wall', read });
+  }
+
+  private taped(text: string): Value {
+    return { ...this.mm(text), text, instrument: 'tape', time: this.read };
   }
 
   bump(room: string, side: Side, shape: BumpShape, from: string, width: string, depth: string, splay = '0.30'): void {
@@ -133,7 +147,8 @@ export class DemoBuilder {
   }
 
   height(room: string, text: string): void {
-    this.do({ kind: 'setCeilingHeight', room, height: this.mm(text).value, scope: 'room' });
+    const read = this.taped(text);
+    this.do({ kind: 'setCeilingHeight', room, height: read.value, scope: 'room', read });
   }
 
   opening(

@@ -43,6 +43,9 @@ export function ferryHouse(): { id: string; plan: Plan } {
     { x: corner.x - 2900, y: corner.y - 850 },
   ]);
   build.height(hall, '2.95');
+  build.height(kitchen, '2.58');
+  build.thickness(hall, 'top', '0.31');
+  build.thickness(kitchen, 'left', '0.305');
   // the round wall towards the water, the bay of the waiting room, the kitchen's chimney breast
   build.bend(hall, 'left', '0.62');
   build.bump(waiting, 'top', 'slanted', '0.90', '2.10', '0.75', '0.45');

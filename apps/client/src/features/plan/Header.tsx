@@ -87,6 +87,11 @@ export function Header({ wide }: { wide: boolean }) {
         entries={[
           { title: 'Plan as SVG, 1:50', icon: 'file-image-outline', onPress: () => downloadSvg(plan, floor) },
           { title: 'Rooms as CSV', icon: 'table', onPress: () => downloadCsv(plan) },
+          {
+            title: 'Doors and windows',
+            icon: 'door',
+            onPress: () => dispatch(planActions.listed('openings')),
+          },
         ]}
       />
     </View>

@@ -13,15 +13,19 @@ import { Ledger } from './Ledger';
 import { NamePrompt } from './NamePrompt';
 import { OpenEnds } from './OpenEnds';
 import { PlanCanvas } from './PlanCanvas';
+import { takeOffer } from './edit';
 import { Contradiction } from './readings/Contradiction';
 import { ReadingsList } from './readings/ReadingsList';
 import { RoomCard } from './RoomCard';
+import { ScheduleList } from './schedule/ScheduleList';
 import { TapeStrip } from './TapeStrip';
 import { type PlanState, planActions } from './plan-slice';
 import { closeJob, openJob } from './session';
 import { KEYS, useShortcuts } from './shortcuts';
 import { ZoomButtons } from './ZoomButtons';
 import { viewActions } from './view-slice';
+import { WalkClosing } from './walk/WalkClosing';
+import { WalkList } from './walk/WalkList';
 
 /** One job on its sheet: on a phone the sheet with everything at its foot, on a wide screen ledger, sheet and inspector. */
 export function PlanScreen({ id }: { id: string }) {
@@ -49,11 +53,15 @@ function PhoneLayout() {
   return (
     <View style={[styles.fill, { backgroundColor: colours.chalk }]}>
       <Header wide={false} />
-      <View style={styles.fill}>
-        <PlanCanvas />
-        <OpenEnds />
-        <Notice />
-        <ReadingsList />
+      <View style={styles.columns}>
+        <WalkList />
+        <View style={styles.fill}>
+          <PlanCanvas />
+          <OpenEnds />
+          <Notice />
+          <ReadingsList />
+          <ScheduleList />
+        </View>
       </View>
       {naming ? (
         <Naming room={naming} />
@@ -82,9 +90,11 @@ function PhoneLayout() {
 function DrawingFoot() {
   const kind = useAppSelector((state) => state.plan.proposal?.kind);
   const field = useAppSelector((state) => state.plan.pad.field);
+  const closing = useAppSelector((state) => state.plan.proposal?.kind === 'walk' && state.plan.proposal.closing);
+  if (closing) return <WalkClosing />;
   return (
     <View>
-      {kind !== 'path' && kind !== 'reading' && <ToolOptions />}
+      {kind !== 'path' && kind !== 'reading' && kind !== 'height' && <ToolOptions />}
       <FieldBar />
       {field && <NumberPad />}
     </View>
@@ -130,6 +140,7 @@ function WideLayout() {
   const colours = useColours();
   const naming = useAppSelector((state) => state.plan.naming);
   const field = useAppSelector((state) => state.plan.pad.field);
+  const closing = useAppSelector((state) => state.plan.proposal?.kind === 'walk' && state.plan.proposal.closing);
   return (
     <View style={[styles.fill, { backgroundColor: colours.chalk }]}>
       <Header wide />
@@ -140,6 +151,7 @@ function WideLayout() {
           </Calm>
           <Keys />
         </View>
+        <WalkList />
         <View style={styles.fill}>
           <View style={styles.fill}>
             <PlanCanvas />
@@ -147,6 +159,7 @@ function WideLayout() {
             <ZoomButtons />
             <Notice />
             <ReadingsList />
+            <ScheduleList />
           </View>
           <Toolbar wide />
         </View>
@@ -154,9 +167,10 @@ function WideLayout() {
           <Calm>
             <ScrollView>
               <Contradiction />
+              <WalkClosing />
               {naming ? <Naming room={naming} /> : <RoomCard walls />}
             </ScrollView>
-            <FieldBar />
+            {!closing && <FieldBar />}
             {field && <NumberPad />}
           </Calm>
         </View>
@@ -195,7 +209,7 @@ function Notice() {
   const reason = useAppSelector((state) => state.plan.preview?.reason ?? null);
   const text = reason ?? notice?.text;
   useEffect(() => {
-    if (notice?.tone !== 'said') return;
+    if (notice?.tone !== 'said' || notice.offer) return;
     const timer = setTimeout(() => dispatch(planActions.said(null)), 6000);
     return () => clearTimeout(timer);
   }, [notice, dispatch]);
@@ -208,6 +222,11 @@ function Notice() {
       role={refused ? 'alert' : 'status'}
     >
       <Text style={styles.noticeText}>{text}</Text>
+      {!reason && notice?.offer && (
+        <Button compact mode="contained" contentStyle={styles.offer} onPress={() => dispatch(takeOffer(notice.offer!))}>
+          {notice.offer.kind === 'loosen' ? 'Loosen it' : 'Take it up again'}
+        </Button>
+      )}
       {!reason && (
         <IconButton
           icon="close"
@@ -273,5 +292,6 @@ const styles = StyleSheet.create({
   },
   noticeText: { color: '#F8F2E7', flex: 1, paddingVertical: 8, fontSize: 15 },
   noticeClose: { margin: 0 },
+  offer: { minHeight: TOUCH },
   notReady: { alignItems: 'center', justifyContent: 'center', gap: 16, padding: 30 },
 });

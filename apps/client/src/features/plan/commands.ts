@@ -1,19 +1,21 @@
-import {
-  type Box,
-  type OpeningKind,
-  USUAL_OPENING,
-  type WallFace,
-  faceByKey,
-  middle,
-  ringsBox,
-} from '@velvet-tape/core';
-import type { Command, RootState } from '../../store/store';
+import { type OpeningKind, USUAL_OPENING, type WallFace, faceByKey, middle } from '@velvet-tape/core';
+import type { Command } from '../../store/store';
 import { edit } from './edit';
 import { type Selection, type ToolName, planActions } from './plan-slice';
 import { transform } from './rooms-commands';
-import { selectFace, selectFloor, selectOpening, selectRoom, selectTyped, selectTypedIntent } from './selectors';
+import {
+  houseBox,
+  selectFace,
+  selectFloor,
+  selectOpening,
+  selectRoom,
+  selectTyped,
+  selectTypedIntent,
+} from './selectors';
 import { likelierThanTyped, sayMisclosure } from './readings/say';
 import { backOneCorner, dropProposal, finishProposal, takeTyped } from './sketching/commands';
+import { chooseLine, startWalk } from './sketching/walk-commands';
+import { drawsBeside } from './tool-names';
 import { viewActions } from './view-slice';
 import { ROOM_BESIDE } from './viewport';
 
@@ -48,8 +50,8 @@ export const enter: Command = (dispatch, getState) => {
   if (!dispatch(edit(intent)).ok) return;
   dispatch(planActions.readTaken(state.plan.pad.text.trim()));
   if (intent.kind === 'tapeLength') {
-    const { from, to, across } = intent;
-    dispatch(sayMisclosure({ kind: across ? 'chord' : 'length', face: 'inside', from, to, via: [] }));
+    const { from, to, across, along = 'inside' } = intent;
+    dispatch(sayMisclosure({ kind: across ? 'chord' : 'length', face: along, from, to, via: [] }));
   }
   if (field === 'length') dispatch(toNextWall);
   else dispatch(planActions.fieldChosen(field));
@@ -165,12 +167,6 @@ export const loosen: Command = (dispatch, getState) => {
   if (reading) dispatch(edit({ kind: 'loosenReading', reading: reading.id }));
 };
 
-/** The box round all walls of the floor; null while there are none. */
-export function houseBox(state: RootState): Box | null {
-  const floor = selectFloor(state);
-  return floor && ringsBox(floor.bodies.map((body) => body.ring));
-}
-
 export const fitAll: Command = (dispatch, getState) => {
   dispatch(viewActions.fitted({ box: houseBox(getState()) }));
 };
@@ -180,9 +176,9 @@ export const takeTool =
   (tool: ToolName): Command =>
   (dispatch, getState) => {
     dispatch(planActions.toolChosen(tool));
+    if (tool === 'walk') dispatch(startWalk);
     const box = houseBox(getState());
-    const draws = tool === 'box' || tool === 'corners' || tool === 'loop' || tool === 'shape';
-    if (draws && box && !getState().view.byHand) dispatch(viewActions.fitted({ box, margin: ROOM_BESIDE }));
+    if (drawsBeside(tool) && box && !getState().view.byHand) dispatch(viewActions.fitted({ box, margin: ROOM_BESIDE }));
   };
 
 /** One step back: what is typed, then the field, then what is selected, then the tool. */
@@ -190,6 +186,7 @@ export const backOut: Command = (dispatch, getState) => {
   const { pad, selection, tool, naming, proposal } = getState().plan;
   if (pad.text !== '') dispatch(planActions.typed(''));
   else if (proposal?.kind === 'path' && tool === 'corners') dispatch(backOneCorner);
+  else if (proposal?.kind === 'walk' && (proposal.closing || proposal.line !== null)) dispatch(chooseLine(null));
   else if (proposal) dispatch(dropProposal);
   else if (naming) dispatch(planActions.naming(null));
   else if (selection.kind === 'opening') dispatch(planActions.selected({ kind: 'wall', face: selection.face }));

@@ -1,5 +1,5 @@
 import { type DerivedFloor, type Plan, deriveFloor } from '@velvet-tape/core';
-import { floorToSvg, readingsToCsv, roomsToCsv } from '@velvet-tape/formats';
+import { floorToSvg, openingsToCsv, readingsToCsv, roomsToCsv } from '@velvet-tape/formats';
 
 function download(name: string, type: string, content: string): void {
   const url = URL.createObjectURL(new Blob([content], { type }));
@@ -36,3 +36,7 @@ export const downloadCsv = (plan: Plan): void =>
 /** The readings of a floor as CSV. */
 export const downloadReadings = (floor: DerivedFloor): void =>
   download(`${fileName(floor.plan.job.name)}-readings.csv`, 'text/csv', `\uFEFF${readingsToCsv(floor)}`);
+
+/** The doors and windows of a floor as CSV. */
+export const downloadOpenings = (floor: DerivedFloor): void =>
+  download(`${fileName(floor.plan.job.name)}-doors-and-windows.csv`, 'text/csv', `\uFEFF${openingsToCsv(floor)}`);

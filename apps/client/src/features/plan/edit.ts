@@ -1,18 +1,21 @@
 import { type EditResult, type Intent, applyEdit, editName, previewEdit } from '@velvet-tape/core';
 import { randomSeed } from '../../store/seed';
 import type { AppDispatch, RootState } from '../../store/store';
-import { planActions } from './plan-slice';
+import { type Offer, planActions } from './plan-slice';
 
 /** Does an edit and says what is to be said. The result tells whether it was done. */
 export const edit =
   (intent: Intent, seed = randomSeed()) =>
   (dispatch: AppDispatch, getState: () => RootState): EditResult => {
     const { plan } = getState().plan;
-    if (!plan) return { ok: false, reason: 'No job is open.' };
+    if (!plan) return { ok: false, reason: 'No job is open.', inTheWay: null };
     const result = applyEdit(plan, intent, seed);
     if (!result.ok) {
       dispatch(planActions.previewed(null));
-      dispatch(planActions.said({ text: result.reason, tone: 'refused' }));
+      const { reason, inTheWay } = result;
+      const offer = inTheWay !== null &&
+        inTheWay in plan.readings && { kind: 'loosen' as const, reading: inTheWay, then: intent };
+      dispatch(planActions.said({ text: reason, tone: 'refused', ...(offer && { offer }) }));
       return result;
     }
     dispatch(planActions.edited({ plan: result.plan, name: editName(intent) }));
@@ -33,4 +36,14 @@ export const preview =
     const { result, near } = previewEdit(plan, floor, intent, seed);
     if (result.ok) dispatch(planActions.previewed({ plan: result.plan, near, reason: null }));
     else dispatch(planActions.previewed({ ...(last ?? { plan, near: null }), reason: result.reason }));
+  };
+
+/** Takes up what a notice offers. */
+export const takeOffer =
+  (offer: Offer) =>
+  (dispatch: AppDispatch): void => {
+    if (offer.kind === 'walk') {
+      dispatch(planActions.toolChosen('walk'));
+      dispatch(planActions.proposed(offer.walk));
+    } else if (dispatch(edit({ kind: 'loosenReading', reading: offer.reading })).ok) dispatch(edit(offer.then));
   };

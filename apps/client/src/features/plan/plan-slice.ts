@@ -1,9 +1,11 @@
 import {
   type BumpShape,
   type Instrument,
+  type Intent,
   type Near,
   type Plan,
   type PlanChange,
+  type Reading,
   type ShapeName,
   type SolidKind,
   type SolidShape,
@@ -16,6 +18,7 @@ import {
 import { type PayloadAction, createSlice, original } from '@reduxjs/toolkit';
 import type { SyncState } from '../../sync/engine';
 import { type Proposal, fieldsOf } from './sketching/proposal';
+import type { WalkProposal } from './sketching/walk';
 
 export type Selection =
   | { readonly kind: 'nothing' }
@@ -28,7 +31,7 @@ export type Selection =
   | { readonly kind: 'solid'; readonly id: string };
 
 export type ToolName =
-  'choose' | 'measure' | 'box' | 'corners' | 'loop' | 'shape' | 'divide' | 'bump' | 'column' | 'lasso';
+  'choose' | 'measure' | 'box' | 'corners' | 'loop' | 'walk' | 'shape' | 'divide' | 'bump' | 'column' | 'lasso';
 
 /** What was last chosen about the tools; it stays until it is chosen anew. */
 export interface ToolChoices {
@@ -42,6 +45,9 @@ export interface ToolChoices {
   readonly free: boolean;
   /** Which way round a room the walls are taped. */
   readonly round: 'clockwise' | 'anticlockwise';
+  /** What lengths are read with, unless a meter sends them, and on which face of the wall. */
+  readonly instrument: Instrument;
+  readonly along: Reading['face'];
 }
 
 /** What the number pad is typing into. */
@@ -58,10 +64,16 @@ export type Field =
   | 'splay'
   | 'leg'
   | 'turn'
+  | 'bow'
   | 'reading'
   | 'sagitta'
   | 'radius'
   | 'arc';
+
+/** To loosen the reading that stands in the way, and then do what was to be done; to take a dropped walk up again. */
+export type Offer =
+  | { readonly kind: 'loosen'; readonly reading: string; readonly then: Intent }
+  | { readonly kind: 'walk'; readonly walk: WalkProposal };
 
 interface Step {
   readonly name: string;
@@ -105,11 +117,16 @@ export interface PlanState {
   };
   /** What was typed and taken last. */
   lastRead: string | null;
-  /** The list of readings is open. */
-  listing: boolean;
+  /** The list that is open. */
+  listing: 'readings' | 'openings' | null;
   /** The room that was just drawn and waits for a name. */
   naming: string | null;
-  notice: { readonly text: string; readonly tone: 'said' | 'refused' } | null;
+  notice: {
+    readonly text: string;
+    readonly tone: 'said' | 'refused';
+    /** What can be done about it. */
+    readonly offer?: Offer;
+  } | null;
   sync: { state: SyncState; message: string };
 }
 
@@ -131,6 +148,8 @@ const usualChoices: ToolChoices = {
   neighbours: 'stretch',
   free: false,
   round: 'clockwise',
+  instrument: 'tape',
+  along: 'inside',
 };
 
 const initial: PlanState = {
@@ -149,7 +168,7 @@ const initial: PlanState = {
   preview: null,
   pad: emptyPad,
   lastRead: null,
-  listing: false,
+  listing: null,
   naming: null,
   notice: null,
   sync: { state: 'saved', message: '' },
@@ -211,6 +230,7 @@ const slice = createSlice({
     },
     choicesMade: (state, { payload }: PayloadAction<Partial<ToolChoices>>) => {
       Object.assign(state.choices, payload);
+      if (payload.instrument) state.pad.instrument = payload.instrument;
       // what is being drawn follows
       const { proposal } = state;
       if (proposal?.kind === 'bump' && payload.bump) {
@@ -241,7 +261,7 @@ const slice = createSlice({
     typed: (state, { payload }: PayloadAction<string>) => {
       state.pad.text = payload.slice(0, 40);
       state.pad.asked = false;
-      state.pad.instrument = 'tape';
+      state.pad.instrument = state.choices.instrument;
       state.notice = null;
     },
     /** A meter sent a value for the field that waits. */
@@ -257,7 +277,7 @@ const slice = createSlice({
     readTaken: (state, { payload }: PayloadAction<string>) => {
       state.lastRead = payload;
     },
-    listed: (state, { payload }: PayloadAction<boolean>) => {
+    listed: (state, { payload }: PayloadAction<PlanState['listing']>) => {
       state.listing = payload;
     },
     endSwapped: (state) => {
@@ -273,7 +293,7 @@ const slice = createSlice({
       state.naming = payload;
     },
     said: (state, { payload }: PayloadAction<PlanState['notice']>) => {
-      state.notice = payload;
+      Object.assign(state, { notice: payload });
     },
     synced: (state, { payload }: PayloadAction<{ state: SyncState; message: string }>) => {
       state.sync = payload;

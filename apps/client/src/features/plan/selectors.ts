@@ -1,5 +1,6 @@
 import { createSelector } from '@reduxjs/toolkit';
 import {
+  type Box,
   type DerivedFloor,
   type DerivedRoom,
   type Intent,
@@ -7,6 +8,7 @@ import {
   type TypedLength,
   type ParsedLength,
   type Plan,
+  type Value,
   type WallFace,
   alongOf,
   applyEdit,
@@ -15,6 +17,7 @@ import {
   faceByKey,
   parseLength,
   partedFloor,
+  ringsBox,
 } from '@velvet-tape/core';
 import type { RootState } from '../../store/store';
 import type { Field } from './plan-slice';
@@ -30,6 +33,12 @@ export const selectFloor = createSelector([selectPlan, selectFloorId], (plan, fl
   plan ? deriveFloor(plan, floor) : null,
 );
 
+/** The box round all walls of the floor; null while there are none. */
+export function houseBox(state: RootState): Box | null {
+  const floor = selectFloor(state);
+  return floor && ringsBox(floor.bodies.map((body) => body.ring));
+}
+
 /** The unit of a bare number: lengths in metres or feet, thicknesses in millimetres or inches. */
 export function entryUnit(field: Field, units: Plan['job']['units']): LengthUnit {
   if (units === 'imperial') return field === 'thickness' ? 'in' : 'ft';
@@ -37,7 +46,7 @@ export function entryUnit(field: Field, units: Plan['job']['units']): LengthUnit
 }
 
 /** Sizes that may be nothing. */
-const MAY_BE_ZERO: readonly Field[] = ['sill', 'left', 'right', 'splay', 'sagitta'];
+const MAY_BE_ZERO: readonly Field[] = ['sill', 'left', 'right', 'splay', 'sagitta', 'bow'];
 
 const selectKept = (state: RootState) => state.plan.proposal;
 
@@ -165,6 +174,8 @@ export const selectLean = createSelector([selectShownFloor, selectSolid], (floor
   return { face, from, to: from + standing.solid.width };
 });
 
+const selectChoices = (state: RootState) => state.plan.choices;
+
 /** What Enter would do with what is typed. */
 export const selectTypedIntent = createSelector(
   [
@@ -177,10 +188,13 @@ export const selectTypedIntent = createSelector(
     selectLean,
     selectFloorId,
     selectSelection,
+    selectChoices,
   ],
-  (typed, pad, face, on, room, standing, lean, floor, selection): Intent | null => {
+  (typed, pad, face, on, room, standing, lean, floor, selection, { along }): Intent | null => {
     if (!typed?.ok) return null;
     const { mm } = typed;
+    const time = new Date().toISOString();
+    const read: Value = { value: mm, text: pad.text.trim(), unit: typed.unit, instrument: pad.instrument, time };
     if (standing) return solidIntent(standing.solid.id, pad.field!, mm, lean?.face.key ?? null);
     if (pad.field === 'turn' && selection.kind === 'rooms') return null;
     switch (pad.field) {
@@ -192,20 +206,20 @@ export const selectTypedIntent = createSelector(
           from: face.from,
           to: face.to,
           across: face.bulge !== 0,
-          value: mm,
-          text: pad.text.trim(),
-          unit: typed.unit,
-          instrument: pad.instrument,
+          along,
+          ...read,
           moves: pad.moves,
-          time: new Date().toISOString(),
         };
-      case 'thickness':
-        return face && { kind: 'setThickness', floor, face: face.key, thickness: mm, scope: pad.scope, grow: pad.grow };
+      case 'thickness': {
+        const { scope, grow } = pad;
+        return face && { kind: 'setThickness', floor, face: face.key, thickness: mm, scope, grow, read };
+      }
       case 'sagitta':
       case 'radius':
       case 'arc': {
         const by = pad.field === 'arc' ? 'length' : pad.field;
-        return face && { kind: 'bendWall', floor, face: face.key, by, value: mm, way: face.bulge < 0 ? 'in' : 'out' };
+        const way = face && face.bulge < 0 ? 'in' : 'out';
+        return face && { kind: 'bendWall', floor, face: face.key, by, value: mm, way, read };
       }
       case 'ceiling':
         return (
@@ -214,6 +228,7 @@ export const selectTypedIntent = createSelector(
             room: room.room.id,
             height: mm,
             scope: pad.scope === 'all' ? 'all' : 'room',
+            read,
           }
         );
       case 'left':

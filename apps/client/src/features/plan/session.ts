@@ -6,7 +6,9 @@ import { store } from '../../store/store';
 import { Offline, Refused } from '../../sync/api';
 import { device, saveOnDevice } from '../../sync/device';
 import { SyncEngine } from '../../sync/engine';
+import { takeTool } from './commands';
 import { planActions } from './plan-slice';
+import { keepWalk, keptWalk } from './sketching/kept-walk';
 
 let engine: SyncEngine | null = null;
 
@@ -38,7 +40,10 @@ export const openJob =
       const read = job ? readPlan(job.plan) : null;
       if (!read) dispatch(planActions.notOpened({ why: 'missing' }));
       else if (!read.ok) dispatch(planActions.notOpened({ why: 'unreadable', reason: read.reason }));
-      else dispatch(planActions.opened(read.plan));
+      else {
+        dispatch(planActions.opened(read.plan));
+        if (keptWalk(id)) dispatch(takeTool('walk'));
+      }
     } catch (error) {
       if (error instanceof Offline) dispatch(planActions.notOpened({ why: 'offline' }));
       else if (error instanceof Refused && error.status !== 404)
@@ -64,6 +69,17 @@ export function saveEveryEdit(): () => void {
     if (plan === last) return;
     last = plan;
     if (plan && jobId && plan !== seen) writing = writing.then(() => save(jobId)).catch(sayNotSaved);
+  });
+}
+
+/** A walk under way is on the device line by line. */
+export function keepEveryWalk(): () => void {
+  let last: unknown = null;
+  return store.subscribe(() => {
+    const { proposal, jobId } = store.getState().plan;
+    if (proposal === last) return;
+    last = proposal;
+    if (jobId && proposal?.kind === 'walk') keepWalk(jobId, proposal);
   });
 }
 

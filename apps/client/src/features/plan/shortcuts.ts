@@ -5,6 +5,8 @@ import { addOpening, backOut, enter, fitAll, flip, remove, stepWall, takeTool } 
 import { type ToolName, planActions } from './plan-slice';
 import { nudge, nudgeStep } from './rooms-commands';
 import { aim, backOneCorner, startHere } from './sketching/commands';
+import { TURNS } from './sketching/walk';
+import { removeLine, turnWalk } from './sketching/walk-commands';
 import { TOOL_WORDS } from './tool-names';
 import { viewActions } from './view-slice';
 
@@ -51,6 +53,7 @@ export function useShortcuts(): void {
           return () => dispatch(enter);
         case 'Backspace':
           if (pad.text === '' && proposal?.kind === 'path') return () => dispatch(backOneCorner);
+          if (pad.text === '' && proposal?.kind === 'walk') return () => dispatch(removeLine);
           return () => dispatch(planActions.typed(pad.text.slice(0, -1)));
         case 'Delete':
           return () => dispatch(remove);
@@ -104,6 +107,10 @@ export function useShortcuts(): void {
         dispatch(aim({ x, y }));
         return;
       }
+      if (proposal?.kind === 'walk') {
+        if (y <= 0) dispatch(turnWalk(x < 0 ? TURNS.left : x > 0 ? TURNS.right : TURNS['straight on']));
+        return;
+      }
       const step = nudgeStep(plan?.job.units ?? 'metric', event);
       if (!dispatch(nudge(x * step, y * step))) dispatch(viewActions.panned({ x: -x * STEP, y: -y * STEP }));
     }
@@ -127,7 +134,7 @@ const TOOL_KEYS = new Map(
 /** The keys, for showing on a wide screen. */
 export const KEYS: readonly (readonly [string, string])[] = [
   ['Enter', 'draw from the middle, keep'],
-  ['← ↑ → ↓', 'next leg, move what is chosen'],
+  ['← ↑ → ↓', 'next leg or turn, move what is chosen'],
   ['⇧ / Alt', '× 10 / 1 mm; Alt: no snapping'],
   ['Z', 'snapping on and off'],
   ['D / W', 'door, window on the wall'],

@@ -4,10 +4,10 @@ import type { View } from 'react-native';
 import { useStore } from 'react-redux';
 import { type RootState, useAppDispatch } from '../../store/store';
 import { listenToPointers, pointOn } from '../../ui/pointer-listeners';
-import { houseBox } from './commands';
 import type { ToolName } from './plan-slice';
-import { selectFloor } from './selectors';
+import { houseBox, selectFloor } from './selectors';
 import { sheetBench } from './sheet-bench';
+import { viewOfWalk } from './sketching/walk-commands';
 import { boxTool } from './tools/box-tool';
 import { bumpTool } from './tools/bump-tool';
 import { chooseTool } from './tools/choose-tool';
@@ -20,8 +20,10 @@ import { measureTool } from './tools/measure-tool';
 import { shapeTool } from './tools/shape-tool';
 import { type PointerLike, SheetInput } from './tools/sheet-input';
 import type { Bench, Pointer, Tool } from './tools/tool';
+import { walkTool } from './tools/walk-tool';
+import { drawsBeside } from './tool-names';
 import { viewActions } from './view-slice';
-import { toHouse } from './viewport';
+import { ROOM_BESIDE, toHouse } from './viewport';
 
 /** How far a finger and a mouse may miss, px. */
 export const REACH = { touch: 18, mouse: 7 };
@@ -32,6 +34,7 @@ const TOOLS: Record<ToolName, (bench: Bench) => Tool> = {
   box: boxTool,
   corners: cornersTool,
   loop: loopTool,
+  walk: walkTool,
   shape: shapeTool,
   divide: divideTool,
   bump: bumpTool,
@@ -40,7 +43,8 @@ const TOOLS: Record<ToolName, (bench: Bench) => Tool> = {
 };
 
 /** What is being drawn stays under the finger when the sheet gets another size; of what is being measured both ends are shown. */
-const isDrawn = ({ plan }: RootState): boolean => plan.proposal !== null && plan.proposal.kind !== 'reading';
+const isDrawn = ({ plan: { proposal } }: RootState): boolean =>
+  proposal !== null && proposal.kind !== 'reading' && proposal.kind !== 'walk';
 
 /** Wires pointers, wheel and size of the sheet to the tools and the view. */
 export function useSheetInput(host: React.RefObject<View | null>): void {
@@ -103,11 +107,15 @@ export function useSheetInput(host: React.RefObject<View | null>): void {
       }
     };
     const sizes = new ResizeObserver(() => {
+      const { proposal, tool: inHand } = getState().plan;
+      const box = houseBox(getState());
+      const walking = proposal?.kind === 'walk' && proposal.lines.length > 0;
       dispatch(
         viewActions.resized({
           width: element.clientWidth,
           height: element.clientHeight,
-          box: houseBox(getState()),
+          ...(walking ? viewOfWalk(proposal) : { box }),
+          ...(drawsBeside(inHand) && box && { margin: ROOM_BESIDE }),
           hold: isDrawn(getState()) || getState().plan.preview !== null,
         }),
       );

@@ -20,6 +20,16 @@ export interface ViewState {
   crosshair: boolean;
 }
 
+interface Sized {
+  readonly width: number;
+  readonly height: number;
+  /** What to show while nobody moved the sheet, with so much sheet round it, px. */
+  readonly box: Box | null;
+  readonly margin?: number;
+  /** What is under the finger stays there. */
+  readonly hold: boolean;
+}
+
 const initial: ViewState = {
   view: fit(null, 390, 600),
   width: 0,
@@ -36,12 +46,12 @@ const slice = createSlice({
   name: 'view',
   initialState: initial,
   reducers: {
-    resized: (state, { payload }: PayloadAction<{ width: number; height: number; box: Box | null; hold: boolean }>) => {
-      const { width, height, box, hold } = payload;
+    resized: (state, { payload }: PayloadAction<Sized>) => {
+      const { width, height, box, margin, hold } = payload;
       // what was in the middle stays in the middle; a view nobody touched shows the whole house
       // while something is being drawn it stays where it is under the finger, and afterwards too
       if (hold || state.held) state.byHand = true;
-      else if (!state.byHand) state.view = fit(box, width, height);
+      else if (!state.byHand) state.view = fit(box, width, height, margin);
       else state.view = pan(state.view, (width - state.width) / 2, (height - state.height) / 2);
       state.held = hold;
       state.width = width;

@@ -1,4 +1,4 @@
-import { type DerivedRoom, MM_PER_INCH, formatLength } from '@velvet-tape/core';
+import { type DerivedFloor, type DerivedRoom, type WallFace, MM_PER_INCH, formatLength } from '@velvet-tape/core';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { type RootState, useAppDispatch, useAppSelector } from '../../../store/store';
@@ -6,12 +6,17 @@ import { BarButton } from '../../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { enter } from '../commands';
 import { type Field, planActions } from '../plan-slice';
-import { selectFace, selectGhost, selectProposed, selectRoom, selectTyped } from '../selectors';
+import { selectFace, selectFloor, selectGhost, selectProposed, selectRoom, selectTyped } from '../selectors';
 import { MeterButton } from '../readings/MeterButton';
 import { likelierThanTyped } from '../readings/say';
+import { WalkTurns } from '../walk/WalkTurns';
 import { Actions } from './Actions';
+import { HowRead } from './HowRead';
 import { ProposalActions, ProposalEnd } from './ProposalActions';
 import { type FieldShown, useFields } from './use-fields';
+
+/** Fields whose figures are readings. */
+const READ: readonly Field[] = ['length', 'thickness', 'ceiling', 'sagitta', 'radius', 'arc', 'reading', 'leg', 'bow'];
 
 /** What can be typed about what is drawn or chosen: each field with its value, the one being typed into raised; and what else can be done. */
 export function FieldBar() {
@@ -19,14 +24,17 @@ export function FieldBar() {
   const selection = useAppSelector((state) => state.plan.selection.kind);
   const proposal = useAppSelector((state) => state.plan.proposal !== null);
   const field = useAppSelector((state) => state.plan.pad.field);
+  const walking = useAppSelector((state) => state.plan.proposal?.kind === 'walk');
   if (fields.length === 0 && !proposal && selection === 'nothing') return null;
   return (
     <View>
       <Reading label={fields.find((shown) => shown.name === field)?.label ?? ''} />
       <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.bar}>
+        {walking && <WalkTurns />}
         {fields.map((shown) => (
           <FieldChip key={shown.name} {...shown} on={shown.name === field} />
         ))}
+        {field && READ.includes(field) && <HowRead />}
         {!field && <ProposalEnd />}
         {proposal ? <ProposalActions /> : <Actions />}
       </ScrollView>
@@ -41,7 +49,7 @@ function FieldChip({ name, label, value, on }: FieldShown & { on: boolean }) {
     <Pressable
       accessibilityRole="button"
       accessibilityLabel={`${label}: ${value}`}
-      accessibilityState={{ selected: on }}
+      aria-selected={on}
       onPress={() => dispatch(planActions.fieldChosen(name))}
       style={[
         styles.chip,
@@ -70,6 +78,7 @@ function Reading({ label }: { label: string }) {
   const kind = useAppSelector((state: RootState) => state.plan.selection.kind);
   const proposal = useAppSelector((state) => state.plan.proposal);
   const room = useAppSelector(selectRoom);
+  const floor = useAppSelector(selectFloor);
   const likely = useAppSelector(likelierThanTyped);
   const refused = proposed?.reason ?? ghost?.reason ?? null;
   const reason = typed && !typed.ok ? typed.reason : refused;
@@ -82,7 +91,10 @@ function Reading({ label }: { label: string }) {
   }
   const angle = pad.field === 'turn' || (proposal?.kind === 'reading' && proposal.place?.kind === 'angle');
   const readsAs = typed?.ok ? (angle ? `${typed.mm}°` : formatLength(typed.mm, units)) : '';
-  const taped = pad.field === 'length' && room ? tapedWords(room) : '';
+  const taped =
+    pad.field === 'length'
+      ? [room && tapedWords(room), face && floor && sureWords(face, floor)].filter(Boolean).join(' · ')
+      : '';
   if (pad.asked && likely !== null && typed?.ok) return <Unlikely typed={typed.mm} likely={likely} />;
   return (
     <View style={styles.reading}>
@@ -115,7 +127,7 @@ function Reading({ label }: { label: string }) {
         <ScopeChoice field={pad.field} room={kind === 'room' || pad.field === 'ceiling'} />
       )}
       <ProposalEnd />
-      {pad.field === 'reading' && <MeterButton />}
+      {(pad.field === 'reading' || (pad.field === 'leg' && proposal?.kind === 'walk')) && <MeterButton />}
     </View>
   );
 }
@@ -123,6 +135,16 @@ function Reading({ label }: { label: string }) {
 /** “2 of 4 taped” */
 const tapedWords = ({ faces }: DerivedRoom): string =>
   `${faces.filter((face) => face.reading).length} of ${faces.length} taped`;
+
+/** How well the length of a wall is known: “± 4 mm”; nothing while it is rough. */
+function sureWords({ from, to, bulge, provenance }: WallFace, { survey, plan }: DerivedFloor): string {
+  if (provenance === 'rough') return '';
+  const deviation = survey.deviation({ kind: bulge === 0 ? 'length' : 'chord', face: 'inside', from, to, via: [] });
+  if (deviation === null) return '';
+  return plan.job.units === 'metric'
+    ? `± ${Math.max(1, Math.round(deviation))} mm`
+    : `± ${formatLength(Math.max(MM_PER_INCH / 16, deviation), 'imperial')}`;
+}
 
 /** A size that no wall has: is it meant, or the likely one? */
 function Unlikely({ typed, likely }: { typed: number; likely: number }) {

@@ -3,6 +3,7 @@ import { useColours } from '../../../ui/theme';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { planActions } from '../plan-slice';
+import { WalkActions, WalkClose } from '../walk/WalkTurns';
 import {
   aim,
   backOneCorner,
@@ -21,7 +22,8 @@ export function ProposalEnd() {
   const proposal = useAppSelector((state) => state.plan.proposal);
   const tool = useAppSelector((state) => state.plan.tool);
   if (!proposal || (proposal.kind === 'loop' && proposal.drawing)) return null;
-  if (proposal.kind === 'reading' && !proposal.read) return null;
+  if ((proposal.kind === 'reading' || proposal.kind === 'height') && !proposal.read) return null;
+  if (proposal.kind === 'walk') return <WalkClose />;
   if (proposal.kind !== 'path' || tool === 'divide')
     return <BarButton strong icon="check" label="Keep" onPress={() => dispatch(keepProposal)} />;
   return (
@@ -83,7 +85,10 @@ export function ProposalActions() {
           {drop}
         </>
       );
+    case 'walk':
+      return <WalkActions />;
     case 'box':
+    case 'height':
       return drop;
   }
 }

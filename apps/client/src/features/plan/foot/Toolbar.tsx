@@ -43,7 +43,7 @@ function ToolButton({ name, wide }: { name: ToolName; wide: boolean }) {
     <Pressable
       accessibilityRole="button"
       accessibilityLabel={label}
-      accessibilityState={{ selected: on }}
+      aria-selected={on}
       onPress={() => dispatch(takeTool(name))}
       style={[
         wide ? styles.wideTool : styles.tool,
@@ -67,7 +67,7 @@ function Magnet({ wide }: { wide: boolean }) {
       iconColor={free ? colours.inkSoft : colours.ink}
       mode={free ? 'outlined' : 'contained-tonal'}
       accessibilityLabel={`Snapping is ${free ? 'off' : 'on'}${wide ? ' (Z)' : ''}`}
-      accessibilityState={{ selected: !free }}
+      aria-selected={!free}
       onPress={() => dispatch(planActions.choicesMade({ free: !free }))}
       style={[styles.icon, free && styles.off]}
     />
@@ -104,7 +104,9 @@ export function ToolOptions() {
   const dispatch = useAppDispatch();
   const tool = useAppSelector((state) => state.plan.tool);
   const choices = useAppSelector((state) => state.plan.choices);
-  const readings = useAppSelector((state) => Object.keys(state.plan.plan?.readings ?? {}).length);
+  const readings = useAppSelector(({ plan: { plan } }) =>
+    plan ? Object.keys(plan.readings).length + Object.keys(plan.heights).length : 0,
+  );
   const choose = (made: Partial<ToolChoices>) => () => dispatch(planActions.choicesMade(made));
   const options = () => {
     switch (tool) {
@@ -120,7 +122,7 @@ export function ToolOptions() {
             key="readings"
             icon="format-list-numbered"
             label={`Readings (${readings})`}
-            onPress={() => dispatch(planActions.listed(true))}
+            onPress={() => dispatch(planActions.listed('readings'))}
           />,
         ];
       case 'shape':
@@ -175,7 +177,8 @@ const styles = StyleSheet.create({
     justifyContent: 'center',
   },
   wideTool: {
-    width: 52,
+    minWidth: 52,
+    paddingHorizontal: 5,
     minHeight: TOUCH + 4,
     borderRadius: 10,
     borderWidth: 1,

@@ -1,4 +1,5 @@
 import {
+  type DerivedRoom,
   type Plan,
   type WallFace,
   bendOf,
@@ -32,6 +33,7 @@ const LABEL: Record<Field, string> = {
   splay: 'Slant',
   leg: 'Length',
   turn: 'Turn',
+  bow: 'Bow',
   sagitta: 'Bow',
   radius: 'Radius',
   arc: 'Along arc',
@@ -66,7 +68,7 @@ export function useFields(): FieldShown[] {
     return [
       field('length', lengthOf(face, plan), face.bulge === 0 ? 'Length' : 'Across'),
       ...(face.halves[0]!.wall.kind === 'chalk' ? [] : [field('thickness', thicknessOf(face, plan))]),
-      ...(room ? [field('ceiling', long(room.ceilingHeight))] : []),
+      ...(room ? [field('ceiling', ceilingOf(room, plan))] : []),
       field('sagitta', face.bulge === 0 ? 'straight' : long(bend.sagitta)),
       ...(bend.radius === null ? [] : [field('radius', long(bend.radius)), field('arc', long(bend.length))]),
     ];
@@ -81,7 +83,7 @@ export function useFields(): FieldShown[] {
     ];
   }
   if (selection.kind === 'rooms') return [field('turn', '0°')];
-  return selection.kind === 'room' && room ? [field('ceiling', long(room.ceilingHeight))] : [];
+  return selection.kind === 'room' && room ? [field('ceiling', ceilingOf(room, plan))] : [];
 }
 
 function proposalFields(proposal: Proposal, long: (mm: number) => string): FieldShown[] {
@@ -90,7 +92,8 @@ function proposalFields(proposal: Proposal, long: (mm: number) => string): Field
     const place = proposal.kind === 'reading' ? proposal.place : null;
     const degrees = place?.kind === 'angle' && value !== null && `${value.toFixed(1)}°`;
     const shown = value === null ? '–' : name === 'turn' ? turnOf(value) : degrees || long(value);
-    return { name, label: place ? capital(placeInWords(place)) : LABEL[name], value: shown };
+    const label = place ? capital(placeInWords(place)) : proposal.kind === 'height' ? 'Height here' : LABEL[name];
+    return { name, label, value: shown };
   });
 }
 
@@ -106,7 +109,17 @@ function lengthOf(face: WallFace, plan: Plan): string {
   return roughly(rough, formatLength(lengthToSay(face), plan.job.units, rough ? 'coarse' : 'fine'));
 }
 
+/** What was not measured is what is usual in the house. */
 function thicknessOf(face: WallFace, plan: Plan): string {
   const sizes = new Set(face.halves.map((half) => formatSize(half.left + half.right, plan.job.units)));
-  return sizes.size === 1 ? [...sizes][0]! : 'mixed';
+  const measured = Object.values(plan.readings).some(
+    ({ kind, from, to }) =>
+      kind === 'thickness' && ((from === face.from && to === face.to) || (from === face.to && to === face.from)),
+  );
+  return sizes.size === 1 ? roughly(!measured, [...sizes][0]!) : 'mixed';
+}
+
+function ceilingOf({ room, ceilingHeight }: DerivedRoom, plan: Plan): string {
+  const measured = Object.values(plan.heights).some((height) => height.room === room.id && height.at === null);
+  return roughly(!measured, formatLength(ceilingHeight, plan.job.units));
 }

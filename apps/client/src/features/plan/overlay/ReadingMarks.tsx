@@ -3,12 +3,11 @@ import {
   type Misclosure,
   type Point,
   type Reading,
+  between,
   direction,
   distance,
   leftOf,
   lineOfReading,
-  middle,
-  misclosuresOn,
   moved,
   valueInWords,
 } from '@velvet-tape/core';
@@ -17,6 +16,7 @@ import { memo } from 'react';
 import { useAppSelector } from '../../../store/store';
 import { Circle, G, Path } from '../../../ui/svg';
 import type { HouseColours } from '../../../ui/theme';
+import { useMisclosures } from '../readings/use-misclosures';
 import { selectFloor } from '../selectors';
 import type { ReadingProposal } from '../sketching/proposal';
 import { HaloText } from './HaloText';
@@ -59,10 +59,11 @@ export function ReadingBeingTaken({
 export const MisclosureMarks = memo(function MisclosureMarks(paint: Paint) {
   const floor = useAppSelector(selectFloor);
   const dragging = useAppSelector((state) => state.plan.preview !== null);
-  if (!floor || dragging || floor.readings.length < 2) return null;
+  const all = useMisclosures(floor);
+  if (!floor || dragging) return null;
   return (
     <G>
-      {misclosuresOn(floor).map((misclosure) =>
+      {all.map((misclosure) =>
         misclosure.suspects
           .slice(0, 2)
           .map(({ reading }) => (
@@ -73,6 +74,8 @@ export const MisclosureMarks = memo(function MisclosureMarks(paint: Paint) {
   );
 });
 
+const ASIDE = 0.25;
+
 function Suspected({
   floor,
   reading,
@@ -82,9 +85,9 @@ function Suspected({
 }: Paint & { floor: DerivedFloor; reading: Reading; misclosure: Misclosure }) {
   const line = lineOfReading(floor.network, reading);
   if (!line) return null;
-  // outside of the wall, where no length is written
+  // on the wall and off its middle, where no length is written on either side
   const long = distance(...line) > 0;
-  const at = long ? moved(middle(...line), leftOf(direction(...line)), 15 * px) : line[0];
+  const at = long ? moved(between(...line, ASIDE), leftOf(direction(...line)), 3 * px) : line[0];
   const { units } = floor.plan.job;
   const mm = units === 'metric' && reading.kind !== 'angle' && misclosure.by < 1000;
   const text = `± ${mm ? `${Math.round(misclosure.by)} mm` : valueInWords(reading, misclosure.by, units)}?`;

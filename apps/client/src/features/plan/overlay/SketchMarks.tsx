@@ -5,6 +5,7 @@ import { Circle, G, Path } from '../../../ui/svg';
 import type { HouseColours } from '../../../ui/theme';
 import { useAppSelector } from '../../../store/store';
 import type { PathProposal, Proposal } from '../sketching/proposal';
+import { type WalkProposal, cornersOfWalk } from '../sketching/walk';
 import { selectProposal } from '../selectors';
 import { boxCorners } from '../tools/shape-tool';
 import { HaloText } from './HaloText';
@@ -44,6 +45,9 @@ export const SketchMarks = memo(function SketchMarks({ colours, px, units }: Pai
 function ProposalMarks({ proposal, ...paint }: Paint & { proposal: Proposal; units: Units }) {
   const { colours, px } = paint;
   if (proposal.kind === 'path') return <PathMarks path={proposal} {...paint} />;
+  if (proposal.kind === 'walk') return <WalkMarks walk={proposal} {...paint} />;
+  if (proposal.kind === 'height')
+    return <CornerDot at={proposal.at} id="height-point" colours={colours} px={px} chosen />;
   if (proposal.kind === 'shape')
     return (
       <G>
@@ -67,6 +71,30 @@ function ProposalMarks({ proposal, ...paint }: Paint & { proposal: Proposal; uni
       />
     );
   return null;
+}
+
+/** Where a walk began and where it is; the wall typed anew; what is missing between its end and its beginning. */
+function WalkMarks({ walk, colours, px }: Paint & { walk: WalkProposal }) {
+  const corners = cornersOfWalk(walk);
+  const [first, last] = [corners[0]!, corners.at(-1)!];
+  const typed = walk.line === null ? null : corners.slice(walk.line, walk.line + 2);
+  return (
+    <G>
+      {typed && <Path d={pathData([typed], false)} fill="none" stroke={colours.brassDeep} strokeWidth={5} {...THIN} />}
+      {!walk.closing && corners.length > 2 && distance(first, last) > 1 && (
+        <Path
+          testID="walk-gap"
+          d={pathData([[last, first]], false)}
+          stroke={colours.clay}
+          strokeWidth={2}
+          strokeDasharray="2 5"
+          {...THIN}
+        />
+      )}
+      <CornerDot at={first} id="first-corner" colours={colours} px={px} chosen />
+      {corners.length > 1 && !walk.closing && <CornerDot at={last} id="walk-end" colours={colours} px={px} />}
+    </G>
+  );
 }
 
 function PathMarks({ path, colours, px, units }: Paint & { path: PathProposal; units: Units }) {

@@ -1,4 +1,4 @@
-import { type Misclosure, misclosureInWords, misclosuresIn, misclosuresOn } from '@velvet-tape/core';
+import { type Misclosure, misclosureInWords, misclosuresIn } from '@velvet-tape/core';
 import { StyleSheet, View } from 'react-native';
 import { Icon, Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
@@ -6,6 +6,7 @@ import { BarButton } from '../../../ui/BarButton';
 import { useColours } from '../../../ui/theme';
 import { selectFloor, selectRoom } from '../selectors';
 import { hold, measureAgain, spread } from './commands';
+import { useMisclosures } from './use-misclosures';
 
 /**
  * Readings that contradict each other in the chosen room (or anywhere, while nothing is chosen), and what can be done about
@@ -14,8 +15,8 @@ import { hold, measureAgain, spread } from './commands';
 export function Contradiction({ brief = false }: { brief?: boolean }) {
   const floor = useAppSelector(selectFloor);
   const room = useAppSelector(selectRoom);
-  if (!floor || floor.readings.length < 2) return null;
-  const [misclosure, ...others] = room ? misclosuresIn(floor, room) : misclosuresOn(floor);
+  const all = useMisclosures(floor);
+  const [misclosure, ...others] = room ? misclosuresIn(all, room) : all;
   return misclosure ? <Card misclosure={misclosure} others={others.length} brief={brief} /> : null;
 }
 

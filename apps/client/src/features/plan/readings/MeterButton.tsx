@@ -5,8 +5,8 @@ import { useMeter } from './use-meter';
 /** The laser meter: connects it, then fires it. What it sends goes to the field that waits. */
 export function MeterButton() {
   const field = useAppSelector((state) => state.plan.pad.field);
-  const { status, meter } = useMeter();
-  if (field !== 'length' && field !== 'reading') return null;
+  const { status, meter, streaming, stream } = useMeter();
+  if (field !== 'length' && field !== 'reading' && field !== 'leg') return null;
   if (status.state === 'off' || status.state === 'lost')
     return (
       <BarButton
@@ -15,6 +15,10 @@ export function MeterButton() {
         says="Connect the laser meter"
         onPress={() => void meter.connect()}
       />
+    );
+  if (streaming)
+    return (
+      <BarButton strong icon="stop" label="Stop" says="Stop measuring with the laser" onPress={() => stream(false)} />
     );
   const words = status.state === 'connecting' ? 'Connecting' : status.state === 'measuring' ? '…' : 'Shoot';
   const battery = status.battery === null ? '' : `, battery ${Math.round(100 * status.battery)} %`;

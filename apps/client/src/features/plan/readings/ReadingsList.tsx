@@ -1,32 +1,29 @@
 import {
   type DerivedFloor,
-  type Reading,
-  misclosuresOn,
-  placeInWords,
-  roomOfReading,
+  type Misclosure,
+  type ReadingLine,
+  LONGEST_NOTE,
+  readingLines,
   valueInWords,
 } from '@velvet-tape/core';
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import { IconButton, Text } from 'react-native-paper';
+import { Text, TextInput } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { downloadReadings } from '../downloads';
 import { edit } from '../edit';
-import { planActions } from '../plan-slice';
+import { ListBar, ListPanel } from '../ListPanel';
 import { selectFloor, selectRoom } from '../selectors';
-import { hold, measureAgain } from './commands';
+import { hold, takeAgain } from './commands';
+import { useMisclosures } from './use-misclosures';
 
 type Order = 'room' | 'off' | 'control' | 'time';
 type Shown = 'all' | 'here' | 'doubtful';
 
 interface Line {
-  readonly reading: Reading;
-  readonly room: string;
-  /** Fitted less read, mm or degrees. */
-  readonly off: number;
-  readonly control: number;
+  readonly line: ReadingLine;
   readonly doubtful: boolean;
 }
 
@@ -34,39 +31,26 @@ interface Line {
 export function ReadingsList() {
   const listing = useAppSelector((state) => state.plan.listing);
   const floor = useAppSelector(selectFloor);
-  return listing && floor ? <List floor={floor} /> : null;
+  return listing === 'readings' && floor ? <List floor={floor} /> : null;
 }
 
 function List({ floor }: { floor: DerivedFloor }) {
-  const dispatch = useAppDispatch();
   const colours = useColours();
   const here = useAppSelector(selectRoom);
   const [order, setOrder] = useState<Order>('room');
   const [shown, setShown] = useState<Shown>('all');
-  const lines = sorted(linesOf(floor), order).filter(
-    ({ room, doubtful }) => shown === 'all' || (shown === 'doubtful' ? doubtful : room === (here?.room.name ?? '')),
+  const misclosures = useMisclosures(floor);
+  const lines = sorted(linesOf(floor, misclosures), order).filter(
+    ({ line: { room }, doubtful }) =>
+      shown === 'all' || (shown === 'doubtful' ? doubtful : room === (here?.room.name ?? '')),
   );
   return (
-    <View
+    <ListPanel
+      title="Readings"
       testID="readings"
-      accessibilityLabel="Readings"
-      style={[styles.panel, { backgroundColor: colours.chalk, borderColor: colours.brassDeep }]}
+      download={{ says: 'Readings as CSV', now: () => downloadReadings(floor) }}
     >
-      <View style={styles.head}>
-        <Text style={[styles.title, { color: colours.ink }]}>Readings</Text>
-        <BarIcon icon="download" says="Readings as CSV" onPress={() => downloadReadings(floor)} />
-        <IconButton
-          icon="close"
-          accessibilityLabel="Close readings"
-          onPress={() => dispatch(planActions.listed(false))}
-        />
-      </View>
-      <ScrollView
-        horizontal
-        showsHorizontalScrollIndicator={false}
-        contentContainerStyle={styles.bar}
-        style={styles.bars}
-      >
+      <ListBar>
         {ORDERS.map(([name, label]) => (
           <BarButton key={name} label={label} chosen={order === name} onPress={() => setOrder(name)} />
         ))}
@@ -78,18 +62,18 @@ function List({ floor }: { floor: DerivedFloor }) {
             onPress={() => setShown(shown === name ? 'all' : name)}
           />
         ))}
-      </ScrollView>
+      </ListBar>
       <ScrollView>
         {lines.map((line) => (
-          <ReadingLine key={line.reading.id} line={line} units={floor.plan.job.units} />
+          <Row key={line.line.id} {...line} units={floor.plan.job.units} />
         ))}
         {lines.length === 0 && (
           <Text style={[styles.none, { color: colours.inkSoft }]}>
-            {floor.readings.length === 0 ? 'Nothing was read on this floor yet.' : 'No reading is like that.'}
+            {lines.length === 0 && shown === 'all' ? 'Nothing was read on this floor yet.' : 'No reading is like that.'}
           </Text>
         )}
       </ScrollView>
-    </View>
+    </ListPanel>
   );
 }
 
@@ -104,85 +88,107 @@ const SHOWN: readonly (readonly [Shown, string])[] = [
   ['doubtful', 'Doubtful'],
 ];
 
-function linesOf(floor: DerivedFloor): Line[] {
-  const suspects = new Set(misclosuresOn(floor).flatMap((each) => each.suspects.map(({ reading }) => reading)));
-  return floor.readings.map((reading) => ({
-    reading,
-    room: roomOfReading(floor, reading)?.room.name ?? '',
-    off: floor.survey.residual(reading),
-    control: floor.survey.control(reading),
-    doubtful: suspects.has(reading),
-  }));
+function linesOf(floor: DerivedFloor, misclosures: readonly Misclosure[]): Line[] {
+  const suspects = new Set(misclosures.flatMap((each) => each.suspects.map(({ reading }) => reading.id)));
+  return readingLines(floor).map((line) => ({ line, doubtful: suspects.has(line.id) }));
 }
 
 function sorted(lines: Line[], order: Order): Line[] {
-  const by: Record<Order, (a: Line, b: Line) => number> = {
+  const by: Record<Order, (a: ReadingLine, b: ReadingLine) => number> = {
     room: (a, b) => a.room.localeCompare(b.room),
     off: (a, b) => Math.abs(b.off) - Math.abs(a.off),
     control: (a, b) => a.control - b.control,
-    time: (a, b) => b.reading.time.localeCompare(a.reading.time),
+    time: (a, b) => b.time.localeCompare(a.time),
   };
-  return [...lines].sort(by[order]);
+  return [...lines].sort((a, b) => by[order](a.line, b.line));
 }
 
-function ReadingLine({ line, units }: { line: Line; units: DerivedFloor['plan']['job']['units'] }) {
+function Row({ line, doubtful, units }: Line & { units: DerivedFloor['plan']['job']['units'] }) {
   const dispatch = useAppDispatch();
   const colours = useColours();
-  const { reading, room, off, control, doubtful } = line;
-  const say = (value: number) => valueInWords(reading, value, units);
+  const [noting, setNoting] = useState(false);
+  const { off, control, note, held } = line;
+  const say = (value: number) => valueInWords({ kind: line.angle ? 'angle' : 'length' }, value, units);
   const amount =
-    Math.abs(off) < (reading.kind === 'angle' ? 0.05 : 0.5) ? 'as read' : `${off > 0 ? '+' : '−'}${say(Math.abs(off))}`;
+    Math.abs(off) < (line.angle ? 0.05 : 0.5)
+      ? 'as read'
+      : `${say(line.value + off)} on the plan, ${off > 0 ? '+' : '−'}${say(Math.abs(off))}`;
   const controlled = control < 0.02 ? 'not controlled' : `${Math.round(100 * control)} % controlled`;
   return (
     <View style={[styles.row, { borderColor: colours.linenDeep }]}>
-      <Pressable
-        accessibilityRole="button"
-        accessibilityLabel={`${room} ${placeInWords(reading)} ${say(reading.value)}, ${amount}, ${controlled}. Measure again`}
-        onPress={() => dispatch(measureAgain(reading))}
-        style={styles.what}
-      >
-        <Text style={[styles.value, { color: doubtful ? colours.clay : colours.ink }]}>
-          {say(reading.value)}
-          {doubtful ? ' ?' : ''}
-        </Text>
-        <Text style={[styles.small, { color: colours.inkSoft }]}>
-          {[room, placeInWords(reading), reading.instrument, reading.held && 'held'].filter(Boolean).join(' · ')}
-        </Text>
-        <Text style={[styles.small, { color: colours.inkSoft }]}>
-          {`${amount} · ${controlled}`}
-          {reading.history.length > 0 ? ` · before: ${reading.history.map(({ text }) => text).join(', ')}` : ''}
-        </Text>
-      </Pressable>
-      <BarIcon
-        icon={reading.held ? 'lock' : 'lock-open-variant-outline'}
-        says={reading.held ? 'Hold no longer' : 'Hold this one'}
-        onPress={() => dispatch(hold(reading.id, !reading.held))}
+      <View style={styles.line}>
+        <Pressable
+          accessibilityRole="button"
+          accessibilityLabel={`${line.room} ${line.what} ${say(line.value)}, ${amount}, ${controlled}. Measure again`}
+          onPress={() => dispatch(takeAgain(line))}
+          style={styles.what}
+        >
+          <Text style={[styles.value, { color: doubtful ? colours.clay : colours.ink }]}>
+            {say(line.value)}
+            {doubtful ? ' ?' : ''}
+          </Text>
+          <Text style={[styles.small, { color: colours.inkSoft }]}>
+            {[line.room, line.what, line.instrument, held && 'held'].filter(Boolean).join(' · ')}
+          </Text>
+          <Text style={[styles.small, { color: colours.inkSoft }]}>
+            {`${amount} · ${controlled}`}
+            {line.history.length > 0 ? ` · before: ${line.history.map(({ text }) => text).join(', ')}` : ''}
+          </Text>
+          {note !== '' && !noting && <Text style={[styles.small, { color: colours.ink }]}>{note}</Text>}
+        </Pressable>
+        <BarIcon
+          icon={note === '' ? 'note-plus-outline' : 'note-edit-outline'}
+          says={note === '' ? 'Add a note' : `Note: ${note}. Change`}
+          onPress={() => setNoting(!noting)}
+        />
+        {'reading' in line.of && (
+          <BarIcon
+            icon={held ? 'lock' : 'lock-open-variant-outline'}
+            says={held ? 'Hold no longer' : 'Hold this one'}
+            onPress={() => dispatch(hold(line.id, !held))}
+          />
+        )}
+        <BarIcon
+          icon="delete-outline"
+          says="Delete reading"
+          onPress={() => dispatch(edit({ kind: 'loosenReading', reading: line.id }))}
+        />
+      </View>
+      {noting && <NoteField reading={line.id} note={note} done={() => setNoting(false)} />}
+    </View>
+  );
+}
+
+/** A word about a reading: to the frame, over the skirting, tape sagged. */
+function NoteField({ reading, note, done }: { reading: string; note: string; done(): void }) {
+  const dispatch = useAppDispatch();
+  const [text, setText] = useState(note);
+  const keep = () => {
+    if (text.trim() === note || dispatch(edit({ kind: 'changeReading', reading, change: { note: text } })).ok) done();
+  };
+  return (
+    <View style={styles.line}>
+      <TextInput
+        mode="outlined"
+        dense
+        autoFocus
+        label="Note"
+        accessibilityLabel="Note"
+        value={text}
+        maxLength={LONGEST_NOTE}
+        onChangeText={setText}
+        onSubmitEditing={keep}
+        style={styles.note}
       />
-      <BarIcon
-        icon="delete-outline"
-        says="Delete reading"
-        onPress={() => dispatch(edit({ kind: 'loosenReading', reading: reading.id }))}
-      />
+      <BarButton strong label="Keep" says="Keep the note" onPress={keep} />
     </View>
   );
 }
 
 const styles = StyleSheet.create({
-  panel: {
-    position: 'absolute',
-    top: 0,
-    bottom: 0,
-    right: 0,
-    width: '100%',
-    maxWidth: 420,
-    borderLeftWidth: 2,
-    zIndex: 3,
-  },
-  head: { flexDirection: 'row', alignItems: 'center', paddingLeft: 14 },
-  title: { flex: 1, fontFamily: FONTS.serif, fontSize: 20 },
-  bars: { flexGrow: 0, flexShrink: 0, minHeight: TOUCH + 12 },
-  bar: { gap: 6, paddingHorizontal: 10, paddingBottom: 8 },
-  row: { flexDirection: 'row', alignItems: 'center', borderBottomWidth: StyleSheet.hairlineWidth, paddingLeft: 14 },
+  row: { borderBottomWidth: StyleSheet.hairlineWidth, paddingLeft: 14 },
+  line: { flexDirection: 'row', alignItems: 'center' },
+  note: { flex: 1, marginRight: 8, marginBottom: 6 },
   what: { flex: 1, minHeight: TOUCH, paddingVertical: 6 },
   value: { fontFamily: FONTS.strong, fontSize: 17, fontVariant: ['tabular-nums'] },
   small: { fontSize: 13, lineHeight: 17 },

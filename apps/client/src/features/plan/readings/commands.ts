@@ -1,8 +1,8 @@
-import { type DerivedRoom, type Misclosure, type Place, faceByKey } from '@velvet-tape/core';
+import { type DerivedRoom, type Misclosure, type Place, type ReadingLine, faceByKey } from '@velvet-tape/core';
 import type { Command } from '../../../store/store';
 import { goToWall } from '../commands';
 import { edit } from '../edit';
-import { planActions } from '../plan-slice';
+import { type Field, planActions } from '../plan-slice';
 import { type selectFace, selectFloor } from '../selectors';
 import { readingFor } from '../tools/measure-tool';
 
@@ -12,16 +12,48 @@ export const measureAgain =
   (dispatch, getState) => {
     const floor = selectFloor(getState());
     if (!floor) return;
-    dispatch(planActions.listed(false));
-    const wall = kind === 'length' || kind === 'chord' ? faceByKey(floor, `${from}>${to}`) : null;
-    if (wall && face === 'inside') {
+    dispatch(planActions.listed(null));
+    const field = FIELDS[kind];
+    const wall = field && faceByKey(floor, `${from}>${to}`);
+    if (wall) {
+      if (field === 'length') dispatch(planActions.choicesMade({ along: face }));
       dispatch(goToWall(wall));
+      dispatch(planActions.fieldChosen(field));
       return;
     }
     const proposal = readingFor(floor, { kind, face, from, to, via });
     if (!proposal) return;
     dispatch(planActions.toolChosen('measure'));
     dispatch(planActions.proposed(proposal));
+  };
+
+/** The field of a wall that each kind of reading is typed into. */
+const FIELDS: Partial<Record<Place['kind'], Field>> = {
+  length: 'length',
+  chord: 'length',
+  thickness: 'thickness',
+  sagitta: 'sagitta',
+  radius: 'radius',
+  arc: 'arc',
+};
+
+/** The same from the list, heights too. */
+export const takeAgain =
+  ({ of }: ReadingLine): Command =>
+  (dispatch) => {
+    if ('reading' in of) {
+      dispatch(measureAgain(of.reading));
+      return;
+    }
+    const { room, at, value } = of.height;
+    dispatch(planActions.listed(null));
+    if (at) {
+      dispatch(planActions.toolChosen('measure'));
+      dispatch(planActions.proposed({ kind: 'height', room, at, now: value, read: null }));
+    } else {
+      dispatch(planActions.selected({ kind: 'room', id: room }));
+      dispatch(planActions.fieldChosen('ceiling'));
+    }
   };
 
 /** What contradicts is accepted as it is: it was seen, and is spread over the readings. */

@@ -1,4 +1,5 @@
 import {
+  type Misclosure,
   type Place,
   type Reading,
   likelier,
@@ -9,6 +10,7 @@ import {
 import type { Command, RootState } from '../../../store/store';
 import { planActions } from '../plan-slice';
 import { selectFace, selectFloor, selectTyped } from '../selectors';
+import { LARGE, findMisclosures } from './use-misclosures';
 
 /** A reading was taken: when it contradicts others that is said at once, while the tape is still in the hand. */
 export const sayMisclosure =
@@ -17,10 +19,14 @@ export const sayMisclosure =
     const floor = selectFloor(getState());
     if (!floor || !place) return;
     const taken = placeOfReading(place);
-    const found = misclosuresOn(floor).find(({ suspects }) =>
-      suspects.some(({ reading }) => placeOfReading(reading) === taken || touches(reading, place)),
-    );
-    if (found) dispatch(planActions.said({ text: misclosureInWords(found, floor.plan.job.units), tone: 'refused' }));
+    const say = (all: readonly Misclosure[]) => {
+      const found = all.find(({ suspects }) =>
+        suspects.some(({ reading }) => placeOfReading(reading) === taken || touches(reading, place)),
+      );
+      if (found) dispatch(planActions.said({ text: misclosureInWords(found, floor.plan.job.units), tone: 'refused' }));
+    };
+    if (floor.readings.length <= LARGE) say(misclosuresOn(floor));
+    else void findMisclosures(floor).then((all) => selectFloor(getState()) === floor && say(all));
   };
 
 const touches = (reading: Reading, place: Place): boolean =>

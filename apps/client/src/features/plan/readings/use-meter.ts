@@ -5,15 +5,32 @@ import { SimulatedMeter } from '../../../meter/simulated-meter';
 import { type RootState, type AppDispatch, useAppDispatch } from '../../../store/store';
 import { planActions } from '../plan-slice';
 import { selectFace } from '../selectors';
+import { type WalkProposal, cornersOfWalk } from '../sketching/walk';
 
 /** What the beam would be aimed at: what the waiting field measures, as it is on the plan. */
 function aimed(state: RootState): number | null {
   const { pad, proposal } = state.plan;
   if (proposal?.kind === 'reading') return proposal.place?.kind === 'angle' ? null : proposal.now;
+  if (proposal?.kind === 'walk') return aheadInWalk(proposal);
+  if (proposal?.kind === 'height') return proposal.now ?? 2000;
   const face = selectFace(state);
   if (!face || pad.field !== 'length') return null;
   return face.bulge === 0 ? face.length : distance(face.a, face.b);
 }
+
+/**
+ * A walk has no plan to measure on: the simulated room goes on until a wall back along the first ones ends where they began, as in a room with
+ * right angles, else for a few metres.
+ */
+function aheadInWalk(walk: WalkProposal): number {
+  if (walk.line !== null) return walk.lines[walk.line]!.length.value;
+  const corners = cornersOfWalk({ ...walk, lines: [...walk.lines, { ...ONE_METRE, turn: walk.turn }] });
+  const [first, from, to] = [corners[0]!, corners.at(-2)!, corners.at(-1)!];
+  const back = ((first.x - from.x) * (to.x - from.x) + (first.y - from.y) * (to.y - from.y)) / 1000;
+  return back > 300 ? back : 2400 + 365 * ((walk.lines.length * 7) % 5);
+}
+
+const ONE_METRE = { length: { value: 1000, text: '', unit: 'm' }, bow: null, out: true } as const;
 
 let meter: LaserMeter | null = null;
 
@@ -26,7 +43,7 @@ function meterFor(dispatch: AppDispatch): LaserMeter {
     value: (mm) => {
       const { pad, plan } = now().plan;
       const { field } = pad;
-      if (field !== 'length' && field !== 'reading') return;
+      if (field !== 'length' && field !== 'reading' && field !== 'leg') return;
       const imperial = plan?.job.units === 'imperial';
       dispatch(
         planActions.received(
@@ -41,10 +58,26 @@ function meterFor(dispatch: AppDispatch): LaserMeter {
   return meter;
 }
 
-export function useMeter(): { status: MeterStatus; meter: LaserMeter } {
+let stopStream: (() => void) | null = null;
+
+interface Meter {
+  readonly status: MeterStatus;
+  readonly meter: LaserMeter;
+  /** It measures on and on, as to find the shortest way to a wall. */
+  readonly streaming: boolean;
+  stream(on: boolean): void;
+}
+
+export function useMeter(): Meter {
   const dispatch = useAppDispatch();
   const [own] = useState(() => meterFor(dispatch));
   const [status, setStatus] = useState(own.status);
   useEffect(() => own.listen({ status: setStatus }), [own]);
-  return { status, meter: own };
+  const stream = (on: boolean) => {
+    stopStream?.();
+    stopStream = on ? own.stream() : null;
+    // whoever asks next sees it
+    setStatus({ ...own.status });
+  };
+  return { status, meter: own, streaming: stopStream !== null, stream };
 }

@@ -6,6 +6,8 @@ import { planActions } from '../plan-slice';
 import { selectFloor, selectProposal } from '../selectors';
 import { viewActions } from '../view-slice';
 import { toHouse } from '../viewport';
+import { keepWalk } from './kept-walk';
+import { closeWalk, walked } from './walk-commands';
 import { fieldsOf, heading, intentOf, newPath, pathIntent, withCorner, withoutLastCorner } from './proposal';
 
 /** A room was drawn: the next thing is its name. */
@@ -27,7 +29,9 @@ export const keepProposal = (dispatch: AppDispatch, getState: () => RootState): 
   const result = dispatch(edit(intent));
   if (!result.ok) return false;
   const { notice, tool } = getState().plan;
-  if (proposal.kind === 'reading' && proposal.read) dispatch(planActions.readTaken(proposal.read.text));
+  if ((proposal.kind === 'reading' || proposal.kind === 'height') && proposal.read)
+    dispatch(planActions.readTaken(proposal.read.text));
+  if (proposal.kind === 'walk') keepWalk(getState().plan.jobId!, null);
   dispatch(planActions.proposed(null));
   const rooms = selectFloor(getState())!.rooms;
   if (result.made && rooms.some((room) => room.room.id === result.made)) dispatch(roomDrawn(result.made));
@@ -40,9 +44,16 @@ export const keepProposal = (dispatch: AppDispatch, getState: () => RootState): 
   return true;
 };
 
-/** Drops what is drawn. */
-export const dropProposal: Command = (dispatch) => {
+/** Drops what is drawn. A walk can be taken up again. */
+export const dropProposal: Command = (dispatch, getState) => {
+  const { proposal, jobId } = getState().plan;
   dispatch(planActions.proposed(null));
+  if (proposal?.kind !== 'walk') return;
+  keepWalk(jobId!, null);
+  dispatch(planActions.toolChosen('choose'));
+  if (proposal.lines.length === 0) return;
+  const text = `The walk of ${proposal.lines.length} walls was dropped.`;
+  dispatch(planActions.said({ text, tone: 'said', offer: { kind: 'walk', walk: proposal } }));
 };
 
 /** Enter with a size typed: it holds, and the next size is asked for; after the last one of a box it is kept. */
@@ -58,12 +69,14 @@ export const takeTyped: Command = (dispatch, getState) => {
     dispatch(keepProposal);
     return;
   }
-  if (proposal.kind === 'reading') {
+  if (proposal.kind === 'reading' || proposal.kind === 'height') {
     dispatch(planActions.fieldChosen('reading'));
     dispatch(keepProposal);
     return;
   }
-  const next = proposal.kind === 'path' ? 'leg' : fields[(at + 1) % fields.length]!;
+  if (proposal.kind === 'walk') dispatch(walked(proposal));
+  const next = proposal.kind === 'path' || proposal.kind === 'walk' ? 'leg' : fields[(at + 1) % fields.length]!;
+  dispatch(planActions.readTaken(pad.text.trim()));
   dispatch(planActions.fieldChosen(next));
 };
 
@@ -71,6 +84,7 @@ export const takeTyped: Command = (dispatch, getState) => {
 export const finishProposal: Command = (dispatch, getState) => {
   const { proposal, tool } = getState().plan;
   if (proposal?.kind === 'path' && tool === 'corners') dispatch(closeOutline);
+  else if (proposal?.kind === 'walk' && !proposal.closing) dispatch(closeWalk);
   else dispatch(keepProposal);
 };
 

@@ -13,12 +13,21 @@ import {
   shapeOutline,
   straightenLoop,
 } from '@velvet-tape/core';
+import { type WalkField, type WalkProposal, walkIntent, walkValue, withWalked } from './walk';
 
 /**
  * Something that is drawn but not kept yet. It is shown on the plan as if it were there; its sizes can be typed and
  * dragged, and it is kept or dropped as a whole.
  */
-export type Proposal = BoxProposal | PathProposal | LoopProposal | ShapeProposal | BumpProposal | ReadingProposal;
+export type Proposal =
+  | BoxProposal
+  | PathProposal
+  | LoopProposal
+  | WalkProposal
+  | ShapeProposal
+  | BumpProposal
+  | ReadingProposal
+  | HeightProposal;
 
 export interface BoxProposal {
   readonly kind: 'box';
@@ -78,8 +87,18 @@ export interface ReadingProposal {
   readonly read: TypedLength | null;
 }
 
+/** The height under a slope over a point of a room's floor. */
+export interface HeightProposal {
+  readonly kind: 'height';
+  readonly room: string;
+  readonly at: Point;
+  /** What was read there before, mm. */
+  readonly now: number | null;
+  readonly read: TypedLength | null;
+}
+
 /** The sizes of a proposal that can be typed, in the order they are asked for. */
-export type ProposalField = 'width' | 'depth' | 'leg' | 'turn' | 'left' | 'splay' | 'reading';
+export type ProposalField = 'width' | 'depth' | 'leg' | 'turn' | 'bow' | 'left' | 'splay' | 'reading';
 
 export function fieldsOf(proposal: Proposal): readonly ProposalField[] {
   switch (proposal.kind) {
@@ -92,6 +111,10 @@ export function fieldsOf(proposal: Proposal): readonly ProposalField[] {
       return [];
     case 'reading':
       return proposal.place ? ['reading'] : [];
+    case 'height':
+      return ['reading'];
+    case 'walk':
+      return proposal.closing ? [] : ['leg', 'turn', 'bow'];
     case 'bump':
       return proposal.shape === 'slanted' ? ['width', 'depth', 'left', 'splay'] : ['width', 'depth', 'left'];
   }
@@ -113,7 +136,10 @@ export function valueOf(proposal: Proposal, field: ProposalField): number | null
       if (field === 'depth') return Math.abs(proposal.depth);
       return field === 'width' ? proposal.width : field === 'splay' ? proposal.splay : null;
     case 'reading':
+    case 'height':
       return proposal.read?.value ?? proposal.now;
+    case 'walk':
+      return walkValue(proposal, field as WalkField);
     case 'path':
       return pathValue(proposal, field);
     case 'loop':
@@ -141,7 +167,10 @@ export function withTyped(proposal: Proposal, field: ProposalField, typed: Typed
     case 'loop':
       return proposal;
     case 'reading':
+    case 'height':
       return { ...proposal, read: typed };
+    case 'walk':
+      return withWalked(proposal, field as WalkField, typed);
   }
 }
 
@@ -163,6 +192,10 @@ export function intentOf(proposal: Proposal, floor: DerivedFloor): Intent | null
       return { kind: 'drawPath', floor: id, points: shapeOutline(proposal), closed: true };
     case 'reading':
       return readingIntent(proposal, id);
+    case 'height':
+      return heightIntent(proposal);
+    case 'walk':
+      return walkIntent(proposal, id);
     case 'bump': {
       const { face, shape, from, width, depth, splay } = proposal;
       return { kind: 'bump', floor: id, face, shape, from, width, depth, splay };
@@ -176,6 +209,13 @@ function readingIntent({ place, read }: ReadingProposal, floor: string): Intent 
   const unit = place.kind === 'angle' ? 'deg' : read.unit;
   const time = new Date().toISOString();
   return { kind: 'takeReading', floor, place, read: { value, text, unit, instrument, time }, stay: [place.from] };
+}
+
+function heightIntent({ room, at, read }: HeightProposal): Intent | null {
+  if (!read) return null;
+  const { value, text, unit, instrument = 'tape' } = read;
+  const time = new Date().toISOString();
+  return { kind: 'readHeight', room, at, read: { value, text, unit, instrument, time } };
 }
 
 export function pathIntent({ points, lengths, chalk }: PathProposal, floor: string, closed: boolean): Intent | null {

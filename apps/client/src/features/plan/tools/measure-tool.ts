@@ -1,15 +1,17 @@
 import {
   type DerivedFloor,
   type Place,
+  type Point,
   cross,
   distance,
   faceAt,
   faceByKey,
+  floorContains,
   nearestAlong,
   pointAt,
   valueOnPlan,
 } from '@velvet-tape/core';
-import type { Picked, ReadingProposal } from '../sketching/proposal';
+import type { HeightProposal, Picked, ReadingProposal } from '../sketching/proposal';
 import { type Bench, type Pointer, type Tool, tapTool } from './tool';
 
 /** Faces that differ by more than this have no distance between them: sin 15°. */
@@ -17,7 +19,8 @@ const PARALLEL = 0.26;
 
 /**
  * Measures from what is tapped first to what is tapped second: between two inside corners a diagonal, between two walls the
- * distance across, from a corner to a wall the same; a corner tapped twice is its angle. What was read is then typed.
+ * distance across, from a corner to a wall the same; a corner tapped twice is its angle; the middle of a floor, where nothing else is, the height
+ * over it. What was read is then typed.
  */
 export function measureTool(bench: Bench): Tool {
   const open = (): ReadingProposal | null => {
@@ -28,7 +31,7 @@ export function measureTool(bench: Bench): Tool {
     const floor = bench.floor();
     const picked = pickAt(floor, pointer);
     if (!picked) {
-      if (open()) bench.propose(null);
+      bench.propose(open() ? null : heightAt(floor, pointer.at));
       return;
     }
     const first = open()?.place ? null : open()?.first;
@@ -43,6 +46,15 @@ export function measureTool(bench: Bench): Tool {
 export function readingFor(floor: DerivedFloor, place: Place | null): ReadingProposal | null {
   const now = place && valueOnPlan(floor.network, place);
   return place && now !== null ? { kind: 'reading', first: null, place, now, read: null } : null;
+}
+
+/** The height under the slope over a point of a room's floor, about to be typed; null where there is no floor. */
+function heightAt(floor: DerivedFloor, at: Point): HeightProposal | null {
+  const room = floor.rooms.find(({ outline }) => floorContains(outline.rings, at));
+  if (!room) return null;
+  const id = room.room.id;
+  const before = floor.heights.find((each) => each.room === id && each.at && distance(each.at, at) < 100);
+  return { kind: 'height', room: id, at: before?.at ?? at, now: before?.value ?? null, read: null };
 }
 
 /** The inside corner under a finger, else the wall. */
