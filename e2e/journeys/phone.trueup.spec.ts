@@ -201,6 +201,7 @@ test('thickness, ceiling, a height under the slope, an outer face off a drawing:
   await page.getByRole('button', { name: /^How it is read: drawing/ }).tap();
   await page.getByRole('menuitem', { name: 'On the outer face' }).tap();
   await type(page, '4.70');
+  await expect(page.getByText('3 of 4 taped')).toBeVisible();
   await page.getByRole('button', { name: /^How it is read: drawing, outer face/ }).tap();
   await page.getByRole('menuitem', { name: 'By tape' }).tap();
   await page.getByRole('button', { name: /^How it is read/ }).tap();

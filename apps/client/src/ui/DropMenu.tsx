@@ -9,6 +9,9 @@ export interface MenuEntry {
   onPress(): void;
 }
 
+/** A menu that grows is met by a quick thumb on the wrong entry, or beside it. */
+const AT_ONCE = { animation: { scale: 0 } };
+
 /** A sign that opens a menu. The menu is there only while it is open: mounted closed it would take the focus. */
 export function DropMenu({
   icon,
@@ -38,7 +41,7 @@ export function DropMenu({
   );
   if (!open) return anchor;
   return (
-    <Menu visible onDismiss={() => setOpen(false)} anchor={anchor}>
+    <Menu visible onDismiss={() => setOpen(false)} anchor={anchor} theme={AT_ONCE}>
       {entries.map((entry) => (
         <Menu.Item
           key={entry.title}

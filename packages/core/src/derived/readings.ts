@@ -15,6 +15,10 @@ export function roomOfReading(floor: DerivedFloor, { from, to }: Pick<Reading, '
   return both.sort((a, b) => a.measures.area - b.measures.area)[0] ?? null;
 }
 
+/** Was the length of a wall read, on whichever face and with whatever instrument? */
+export const isRead = ({ readings }: DerivedFloor, { from, to }: Pick<WallFace, 'from' | 'to'>): boolean =>
+  readings.some((r) => (r.kind === 'length' || r.kind === 'chord') && r.from === from && r.to === to);
+
 /** Does what was read along a face agree with the plan, as far as is silent? True where nothing was read. */
 export const agrees = (face: WallFace): boolean =>
   !face.reading || Math.abs(face.reading.value - acrossOf(face)) < MISCLOSURE.silent;

@@ -1,4 +1,4 @@
-import { type OpeningKind, USUAL_OPENING, type WallFace, faceByKey, middle } from '@velvet-tape/core';
+import { type OpeningKind, USUAL_OPENING, type WallFace, faceByKey, isRead, middle } from '@velvet-tape/core';
 import type { Command } from '../../store/store';
 import { edit } from './edit';
 import { type Selection, type ToolName, planActions } from './plan-slice';
@@ -57,7 +57,7 @@ export const enter: Command = (dispatch, getState) => {
   else dispatch(planActions.fieldChosen(field));
 };
 
-/** The next wall of the room that is not taped yet, the way round that was chosen; when all are, the room itself. */
+/** The next wall of the room that is not read yet, the way round that was chosen; when all are, the room itself. */
 export const toNextWall: Command = (dispatch, getState) => {
   const face = selectFace(getState());
   const room = selectRoom(getState());
@@ -65,7 +65,8 @@ export const toNextWall: Command = (dispatch, getState) => {
   const at = room.faces.findIndex((f) => f.key === face.key);
   const clockwise = [...room.faces.slice(at + 1), ...room.faces.slice(0, at)];
   const round = getState().plan.choices.round === 'clockwise' ? clockwise : clockwise.reverse();
-  const next = round.find((f) => f.provenance !== 'taped');
+  const floor = selectFloor(getState());
+  const next = round.find((f) => !floor || !isRead(floor, f));
   const { notice } = getState().plan;
   if (next) dispatch(goToWall(next));
   else dispatch(planActions.selected({ kind: 'room', id: room.room.id }));

@@ -1,4 +1,4 @@
-import { type DerivedFloor, type DerivedRoom, type WallFace, MM_PER_INCH, formatLength } from '@velvet-tape/core';
+import { type DerivedFloor, type DerivedRoom, type WallFace, MM_PER_INCH, formatLength, isRead } from '@velvet-tape/core';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { type RootState, useAppDispatch, useAppSelector } from '../../../store/store';
@@ -93,7 +93,7 @@ function Reading({ label }: { label: string }) {
   const readsAs = typed?.ok ? (angle ? `${typed.mm}°` : formatLength(typed.mm, units)) : '';
   const taped =
     pad.field === 'length'
-      ? [room && tapedWords(room), face && floor && sureWords(face, floor)].filter(Boolean).join(' · ')
+      ? [room && floor && tapedWords(room, floor), face && floor && sureWords(face, floor)].filter(Boolean).join(' · ')
       : '';
   if (pad.asked && likely !== null && typed?.ok) return <Unlikely typed={typed.mm} likely={likely} />;
   return (
@@ -133,8 +133,8 @@ function Reading({ label }: { label: string }) {
 }
 
 /** “2 of 4 taped” */
-const tapedWords = ({ faces }: DerivedRoom): string =>
-  `${faces.filter((face) => face.reading).length} of ${faces.length} taped`;
+const tapedWords = ({ faces }: DerivedRoom, floor: DerivedFloor): string =>
+  `${faces.filter((face) => isRead(floor, face)).length} of ${faces.length} taped`;
 
 /** How well the length of a wall is known: “± 4 mm”; nothing while it is rough. */
 function sureWords({ from, to, bulge, provenance }: WallFace, { survey, plan }: DerivedFloor): string {
