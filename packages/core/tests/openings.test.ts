@@ -1,4 +1,4 @@
-import { type Intent } from '../src';
+import { type Intent, openingChecks } from '../src';
 import { House } from './house';
 
 const hall = () => {
@@ -66,7 +66,7 @@ describe('what does not fit is refused, and says why', () => {
     [100, { width: 0 }, /more than 0/],
     [100, { height: 2600 }, /higher than the ceiling/],
     [100, { opening: 'window', sill: -1 }, /under the floor/],
-    [NaN, {}, /hang over the end/],
+    [NaN, {}, /no place along a wall/],
   ] as const)('%p %p', (offset, more, reason) => {
     const { house, id } = hall();
     expect(house.tries(add(house.face(id, 'top').key, offset, more))).toMatch(reason);
@@ -79,50 +79,40 @@ describe('what does not fit is refused, and says why', () => {
     expect(house.tries(add(house.face(id, 'top').key, 1000, { opening: 'window' }))).toMatch(/overlap the door/);
     expect(house.tries(add(house.face(id, 'top').key, 1400))).toBeNull();
   });
+});
 
-  test('a wall taped too short for its door', () => {
+describe('what no longer fits is kept, where there is most of a place for it', () => {
+  const shortened = (length: number) => {
     const { house, id } = hall();
     house.do(add(house.face(id, 'top').key, 2500));
-    const face = house.face(id, 'top');
-    const intent = {
-      kind: 'tapeLength',
-      floor: 'ground',
-      from: face.from,
-      to: face.to,
-      value: 3000,
-      text: '3',
-      unit: 'm',
-      moves: 'to',
-      time: '',
-    } as const;
-    expect(house.tries(intent)).toMatch(/hang over the end/);
-  });
-});
+    house.tape(house.face(id, 'top'), length);
+    return {
+      house,
+      face: () => house.face(id, 'top'),
+      words: () => openingChecks(house.floor).map((each) => each.words),
+    };
+  };
 
-test('a door flips four ways and back', () => {
-  const { house, id } = hall();
-  const door = house.do(add(house.face(id, 'top').key, 500))!;
-  const ways = new Set<string>();
-  for (const what of ['hinge', 'swing', 'hinge', 'swing'] as const) {
-    const { hinge, swing } = house.plan.openings[door]!;
-    ways.add(`${hinge} ${swing}`);
-    house.do({ kind: 'flipOpening', opening: door, what });
-  }
-  expect(ways.size).toBe(4);
-  expect(house.plan.openings[door]).toMatchObject({ hinge: 'start', swing: 'right' });
-});
-
-test('changing the width keeps the taped jamb', () => {
-  const { house, id } = hall();
-  const door = house.do(add(house.face(id, 'top').key, 500))!;
-  house.do({
-    kind: 'changeOpening',
-    floor: 'ground',
-    opening: door,
-    width: 700,
-    place: { face: house.face(id, 'top').key, end: 'right', offset: 1000 },
+  test('a wall taped too short for where its door was: the door stands at the end of it, and goes back when the wall does', () => {
+    const { house, face, words } = shortened(3000);
+    expect(face().openings[0]).toMatchObject({ from: expect.closeTo(2100, 3), to: expect.closeTo(3000, 3) });
+    expect(words()).toContain('D1 was placed where its wall does not reach; it stands at the nearest place.');
+    house.tape(face(), 3800);
+    expect(face().openings[0]!.from).toBeCloseTo(2500, 3);
+    expect(words().join()).not.toMatch(/nearest place/);
   });
-  const on = house.face(id, 'top').openings[0]!;
-  expect(on.to).toBeCloseTo(3000, 6);
-  expect(on.from).toBeCloseTo(2300, 6);
+
+  test('a wall narrower than its door is all door', () => {
+    const { face, words } = shortened(700);
+    expect(face().openings[0]).toMatchObject({ from: expect.closeTo(0, 3), to: expect.closeTo(700, 3) });
+    expect(words()).toContain('D1 is wider than its wall.');
+  });
+
+  test('two that were apart overlap, which is said once', () => {
+    const { house, id } = hall();
+    house.do(add(house.face(id, 'top').key, 200));
+    house.do(add(house.face(id, 'top').key, 200, { end: 'right' }));
+    house.tape(house.face(id, 'top'), 1800);
+    expect(openingChecks(house.floor).filter(({ words }) => words === 'D1 and D2 overlap.')).toHaveLength(1);
+  });
 });

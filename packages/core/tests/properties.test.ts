@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 import {
+  OPENING_FORMS,
   type Intent,
   type Plan,
   LEAST_FLOOR,
   arcLength,
   applyEdit,
+  clearSpan,
   componentsOf,
   changeBetween,
   deriveFloor,
@@ -12,12 +14,14 @@ import {
   insideLength,
   intersection,
   inverse,
-  misfit,
+  misclosuresOn,
   newPlan,
+  openingSpan,
   problemsOf,
   readPlan,
   ringsArea,
   union,
+  usualSpecs,
   withChange,
 } from '../src';
 
@@ -42,6 +46,7 @@ const gesture = fc.record({
     ] as const),
     ...(['move', 'corner', 'split', 'heal', 'tape', 'tape', 'thickness', 'kind', 'flush', 'column', 'pier'] as const),
     ...(['door', 'window', 'window', 'remove', 'height', 'shift', 'copy', 'mirror'] as const),
+    ...(['form', 'type', 'space', 'gap', 'gap'] as const),
   ),
   x: fc.integer({ min: 0, max: 40 }),
   y: fc.integer({ min: 0, max: 40 }),
@@ -179,6 +184,33 @@ function intentOf(plan: Plan, g: Gesture): Intent | null {
         offset: Math.abs(g.amount),
         width: 600 + g.w * 20,
       };
+    case 'space':
+      return { kind: 'spaceOpenings', floor, face: face.key };
+    case 'form':
+    case 'type': {
+      const opening = derived.openings[g.pick % Math.max(1, derived.openings.length)];
+      if (!opening) return null;
+      const as = usualSpecs(OPENING_FORMS[g.w % OPENING_FORMS.length]!, 'metric')[0]!;
+      return g.what === 'form'
+        ? { kind: 'takeType', opening: opening.id, as }
+        : { kind: 'changeType', type: opening.type, change: { width: 300 + g.w * 90 } };
+    }
+    case 'gap': {
+      const on = face.openings[g.w % Math.max(1, face.openings.length)];
+      if (!on) return null;
+      const near = { opening: on.opening.id, jamb: 'near' } as const;
+      const far = { opening: on.opening.id, jamb: 'far' } as const;
+      const [a, b] = (
+        [
+          ['from', near],
+          ['from', far],
+          [far, 'to'],
+          ['from', 'to'],
+        ] as const
+      )[g.h % 4]!;
+      const read = { value: 100 + g.x * 120, text: '', unit: 'mm', instrument: 'tape', time: '' } as const;
+      return { kind: 'readGap', floor, from: face.from, to: face.to, a, b, read };
+    }
     default:
       return null;
   }
@@ -225,8 +257,12 @@ test('any sequence of edits leaves a sound planar plan', () => {
           expect(room.measures.area).toBeGreaterThan(0);
           expect(Number.isFinite(room.measures.area + room.measures.perimeter + room.measures.volume)).toBe(true);
         }
-        for (const opening of derived.openings)
-          expect(misfit(derived.network, opening, derived.openings, Infinity)).toBeNull();
+        for (const opening of derived.openings) {
+          const [span, clear] = [openingSpan(derived.network, opening), clearSpan(derived.network, opening.wall)];
+          expect(span.from).toBeGreaterThan(clear.from - 0.1);
+          expect(span.to).toBeLessThan(clear.to + 0.1);
+          expect(span.to - span.from).toBeGreaterThanOrEqual(0);
+        }
       });
     }),
     RUNS,
@@ -261,7 +297,8 @@ test('floors of rooms do not overlap each other or the walls, and with the walls
       const standing = derived.solids.reduce((sum, solid) => sum + ringsArea([solid.ring]), 0);
       const joined = new Set(componentsOf(derived.network).values()).size === 1;
       const closed = [...derived.network.stars.values()].every((star) => star.around.length > 1);
-      if (joined && closed) expect(solids).toBeLessThanOrEqual(LEAST_FLOOR * derived.bodies.length + standing + flat);
+      if (joined && closed && derived.bodies.length > 0)
+        expect(solids).toBeLessThanOrEqual(LEAST_FLOOR * derived.bodies.length + standing + flat);
     }),
     {
       ...RUNS,
@@ -292,12 +329,12 @@ test('taped lengths hold through whatever else is done', () => {
   fc.assert(
     fc.property(gestures, (sequence) => {
       play(sequence, (_, after) => {
-        const { network } = deriveFloor(after, 'ground');
+        const floor = deriveFloor(after, 'ground');
+        // what contradicts is said; opposite walls taped a little apart give way by less than their deviation without a word
+        const said = new Set(misclosuresOn(floor).flatMap(({ suspects }) => suspects.map(({ reading }) => reading)));
         for (const reading of Object.values(after.readings)) {
-          // opposite walls may be taped a few millimetres apart: each gives way by less than its deviation
-          expect(Math.abs(insideLength(network, reading.from, reading.to, reading.kind)! - reading.value)).toBeLessThan(
-            deviationOf(reading),
-          );
+          const now = insideLength(floor.network, reading.from, reading.to, reading.kind)!;
+          if (!said.has(reading)) expect(Math.abs(now - reading.value)).toBeLessThan(deviationOf(reading));
         }
       });
     }),

@@ -1,14 +1,13 @@
 import {
   type DerivedFloor,
-  type DerivedRoom,
   MM_PER_FOOT,
   type Plan,
   type ReadingLine,
   deriveFloor,
-  openingSchedule,
   readingLines,
 } from '@velvet-tape/core';
 import Papa from 'papaparse';
+import { scheduleRows } from './schedule-rows';
 
 /** The rooms of a job as CSV (RFC 4180), one line a room, in the job's units. Cells that a spreadsheet would run as formulas are made harmless. */
 export function roomsToCsv(plan: Plan): string {
@@ -23,6 +22,7 @@ export function roomsToCsv(plan: Plan): string {
       [`Perimeter (${unit})`]: figure(room.measures.perimeter, 1),
       [`Ceiling height (${unit})`]: figure(room.ceilingHeight, 1),
       [`Wall area less openings (${unit}²)`]: figure(room.measures.wallArea, 2),
+      [`Skirting (${unit})`]: figure(room.measures.skirting, 1),
       [`Volume (${unit}³)`]: figure(room.measures.volume, 3),
       Lengths: room.rough ? 'some rough' : 'all taped or worked out',
     })),
@@ -53,25 +53,6 @@ export function readingsToCsv(floor: DerivedFloor): string {
   return Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' });
 }
 
-/** The doors and windows of a floor as CSV, one line each, in the job's units: sizes of the opening, hand, rooms on both sides, glazing. */
-export function openingsToCsv(floor: DerivedFloor): string {
-  const metric = floor.plan.job.units === 'metric';
-  const [length, unit, digits] = metric ? [1000, 'm', 3] : [MM_PER_FOOT, 'ft', 4];
-  const size = (mm: number, power = 1) => Number((mm / length ** power).toFixed(digits));
-  const rows = openingSchedule(floor).map((line) => ({
-    No: line.label,
-    Kind: line.opening.kind,
-    [`Width (${unit})`]: size(line.width),
-    [`Height (${unit})`]: size(line.height),
-    [`Sill (${unit})`]: size(line.sill),
-    [`Head (${unit})`]: size(line.head),
-    [`Wall (${unit})`]: size(line.thickness),
-    Hinges: line.hand ?? '',
-    'Opens into': line.hand ? nameOf(line.rooms[0]) : '',
-    Between: line.rooms.map(nameOf).join(' / '),
-    [`Glazing (${unit}²)`]: line.glazing === null ? '' : size(line.glazing, 2),
-  }));
-  return Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' });
-}
-
-const nameOf = (room: DerivedRoom | null): string => (room ? room.room.name || 'Unnamed' : 'Outside');
+/** The doors and windows of a floor as CSV, one line each, in the job's units. */
+export const openingsToCsv = (floor: DerivedFloor): string =>
+  Papa.unparse(scheduleRows(floor), { escapeFormulae: true, newline: '\r\n' });

@@ -1,7 +1,9 @@
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
+import { Workbook } from 'exceljs';
 import Papa from 'papaparse';
 import { type Plan, applyEdit, deriveFloor, newPlan } from '@velvet-tape/core';
 import { floorToSvg, openingsToCsv, readingsToCsv, roomsToCsv } from '../src';
+import { scheduleToXlsx } from '../src/xlsx';
 
 function house(name: string, units: 'metric' | 'imperial' = 'metric'): Plan {
   let plan = newPlan({ name, units });
@@ -81,6 +83,7 @@ describe('the plan as SVG', () => {
       new Set([
         'floor',
         'wall.cut',
+        'opening.frame',
         'opening.gap',
         'door.leaf',
         'door.swing',
@@ -131,6 +134,7 @@ describe('the rooms as CSV', () => {
         'Perimeter (m)': '14.400',
         'Ceiling height (m)': '2.400',
         'Wall area less openings (m²)': '32.760',
+        'Skirting (m)': '13.500',
         'Volume (m³)': '30.240',
         Lengths: 'some rough',
       },
@@ -184,7 +188,51 @@ test('the doors and windows as CSV read back with their sizes, hand and rooms', 
     'Wall (m)': '0.25',
     'Opens into': 'Barn',
     Between: 'Barn / Outside',
-    'Glazing (m²)': '',
+    Type: 'Hinged door 0.90 m × 2.00 m',
+    'Clear (m)': '0.865',
+    'Structural width (m)': '0.97',
+    'Glazing (m²)': '0',
   });
   expect(['left', 'right']).toContain(data[0]!['Hinges']);
+});
+
+describe('the schedule as a workbook', () => {
+  const read = async (plan: Plan) => {
+    const book = new Workbook();
+    const bytes = await scheduleToXlsx(deriveFloor(plan, 'ground'), 'Barn');
+    await book.xlsx.load(bytes.buffer);
+    return book;
+  };
+  const rows = (book: Workbook, name: string) =>
+    book
+      .getWorksheet(name)!
+      .getSheetValues()
+      .slice(1)
+      .map((row) => (row as unknown[]).slice(1));
+
+  test('is read back by the library with the same figures as the CSV', async () => {
+    const plan = house('Barn');
+    const book = await read(plan);
+    expect(book.worksheets.map(({ name }) => name)).toEqual(['Doors and windows', 'Glazing']);
+    const [heads, first] = rows(book, 'Doors and windows');
+    const { data } = Papa.parse<string[]>(openingsToCsv(deriveFloor(plan, 'ground')));
+    expect(heads).toEqual(data[0]);
+    // an empty cell is nothing in a workbook
+    expect(first!.map((cell) => String(cell ?? ''))).toEqual(data[1]!.slice(0, first!.length));
+    // figures are figures, to be reckoned with
+    expect(typeof first![3]).toBe('number');
+    const [, barn] = rows(book, 'Glazing');
+    expect(barn).toEqual(['Barn', expect.closeTo(12.6, 1), 0, 0, 'no', 'no']);
+  });
+
+  test('text that looks like a formula stays text', async () => {
+    const plan = house('=1+1');
+    const [, first] = rows(await read(plan), 'Glazing');
+    expect(first![0]).toBe('=1+1');
+  });
+
+  test('a floor without doors has sheets all the same', async () => {
+    const book = await read(newPlan({ name: 'Empty' }));
+    expect(book.worksheets).toHaveLength(2);
+  });
 });

@@ -1,6 +1,7 @@
 import { type Point, alongOf, courseOf, direction, pointAt } from '../geometry';
 import {
   type Corner,
+  type GapReading,
   type HeightReading,
   type Id,
   type Opening,
@@ -10,9 +11,10 @@ import {
   type Solid,
   type Wall,
   ceilingHeightOf,
+  openingsOn,
   wallsOf,
 } from '../plan/plan';
-import { openingSpan } from '../openings';
+import { openingSpan, sumsOfGaps } from '../openings';
 import {
   type FaceRun,
   type RoomMeasures,
@@ -88,6 +90,7 @@ export interface DerivedFloor {
   readonly area: number;
   readonly rough: boolean;
   readonly readings: readonly Reading[];
+  readonly gaps: readonly GapReading[];
   readonly heights: readonly HeightReading[];
   /** How well lengths and areas are known. */
   readonly survey: Survey;
@@ -114,14 +117,15 @@ type ProvenanceOf = (from: Id, to: Id, kind: 'length' | 'chord') => Provenance;
 function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
   const network = networkOf(plan.corners, wallsOf(plan, floor));
   const readings = Object.values(plan.readings).filter((reading) => reading.floor === floor);
-  const survey = known?.survey ?? new Survey(network, readings);
+  const openings = openingsOn(plan, floor);
+  const gaps = Object.values(plan.gaps).filter((gap) => gap.floor === floor);
+  const survey = known?.survey ?? new Survey(network, [...readings, ...sumsOfGaps(network, gaps, readings, openings)]);
   const provenance = known ? asKnown(known) : rememberingProvenance(survey);
   const along = new Map(
     readings
       .filter((reading) => reading.face === 'inside')
       .map((reading) => [readingKey(reading.kind, reading), reading]),
   );
-  const openings = Object.values(plan.openings).filter((opening) => plan.walls[opening.wall]?.floor === floor);
   const onWall = groupByWall(openings);
   const floors = floorsOf(network);
   const solids = Object.values(plan.solids).flatMap((solid): SolidOnFloor[] => {
@@ -150,7 +154,9 @@ function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
       if (
         last &&
         readings.length === 0 &&
+        gaps.length === 0 &&
         last.plan.openings === plan.openings &&
+        last.plan.types === plan.types &&
         last.plan.readings === plan.readings &&
         last.derived.room === room &&
         last.derived.ceilingHeight === ceilingHeight
@@ -175,6 +181,7 @@ function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
       shown.has(reading) || !isInsideLength(reading) ? [] : (overallFace(network, reading) ?? []),
     ),
     readings,
+    gaps,
     heights: Object.values(plan.heights).filter((height) => height.floor === floor),
     survey,
     openings,
@@ -304,7 +311,7 @@ function derivedRoom(
   const last = rooms.get(outline)?.derived;
   if (last?.room === room && last.ceilingHeight === ceilingHeight && last.faces.every((face, i) => face === faces[i]))
     return last;
-  const inRoom = faces.flatMap((face) => face.openings.map((on) => on.opening));
+  const inRoom = faces.flatMap((face) => face.openings);
   const derived = {
     room,
     outline,
@@ -348,7 +355,7 @@ function openingsAlong(
     for (const opening of here) {
       const span = openingSpan(network, opening);
       const from = onFace(half.forward ? span.from : length - span.to);
-      const to = half.bulge === 0 ? from + opening.width : onFace(half.forward ? span.to : length - span.from);
+      const to = half.bulge === 0 ? from + span.to - span.from : onFace(half.forward ? span.to : length - span.from);
       result.push({ opening, from, to });
     }
   }

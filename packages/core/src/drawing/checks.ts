@@ -5,7 +5,7 @@ import { lineOfReading, valueOnPlan } from '../trueup';
 import { formatLength } from '../units';
 import { readable } from './dimensions';
 import type { DrawingStyle, Mark } from './marks';
-import { lineAlong } from './openings';
+import { lineAlong } from './opening-signs';
 
 /** Diagonals and distances across, each as a thin line with what was read. */
 export function drawChecks(floor: DerivedFloor, { lettering, units }: DrawingStyle): Mark[] {

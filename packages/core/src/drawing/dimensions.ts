@@ -2,7 +2,7 @@ import { type WallFace, lengthToSay } from '../derived';
 import { type Course, courseOf, headingAt, moved, partOf, pointAt, rightOf } from '../geometry';
 import { formatLength, roughly } from '../units';
 import type { DrawingStyle, Mark, Role } from './marks';
-import { lineAlong } from './openings';
+import { lineAlong } from './opening-signs';
 
 const ROLE: Record<WallFace['provenance'], Role> = {
   rough: 'dimension.rough',

@@ -8,7 +8,8 @@ import { declutter } from './declutter';
 import { drawDimension } from './dimensions';
 import { hatch } from './hatch';
 import type { DrawingStyle, Mark } from './marks';
-import { drawOpening, lineAlong, numberMark } from './openings';
+import { lineAlong } from './opening-signs';
+import { drawOpening, numberMark } from './openings';
 
 /** A part of a drawing: marks that are painted one after the other. */
 export interface DrawingPart {
@@ -38,7 +39,7 @@ export function drawFloorInParts(derived: DerivedFloor, style: DrawingStyle): re
       'walls',
       bodies.map((body) => once(body, () => wallMark(body))),
     ),
-    ...openings.map((opening) => inOrder(`opening ${opening.id}`, drawOpening(network, opening))),
+    ...openings.map((opening) => inOrder(`opening ${opening.id}`, drawOpening(network, opening, style))),
     ...rooms.map((room) => inOrder(`room ${room.room.id}`, roomMarks(room, style))),
     inOrder('checks', [
       ...drawChecks(derived, style),

@@ -1,3 +1,3 @@
 export * from './draw-floor';
-export { lineAlong } from './openings';
+export { lineAlong } from './opening-signs';
 export * from './marks';

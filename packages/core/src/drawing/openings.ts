@@ -1,52 +1,33 @@
-import { type Course, type Point, type RingPoint, partOf, pointAt } from '../geometry';
-import { labelOf, openingSpan, swingOf } from '../openings';
+import { type Point, pointAt } from '../geometry';
+import { isThere, labelOf, openingSpan, swingsOf } from '../openings';
 import type { Opening } from '../plan/plan';
-import { bandAlong } from '../rooms';
 import { type Network, type WallBody, wallBody } from '../walls';
 import type { DrawingStyle, Mark } from './marks';
+import { openingSigns } from './opening-signs';
 
-/** A door with its leaf open at a right angle and the swing of its edge; a window with frame and glass. On a curved wall they follow the arc. */
-export function drawOpening(network: Network, opening: Opening): readonly Mark[] {
+/** Lettering no higher than this, mm of the house, is looked at closely: frames and sills are drawn. 2.5 mm at 1:50 is 125. */
+const CLOSE = 130;
+
+/** An opening cut through its wall, with the sign of its form. On a curved wall it follows the arc. */
+export function drawOpening(network: Network, opening: Opening, { lettering }: DrawingStyle): readonly Mark[] {
   const body = wallBody(network, opening.wall);
+  const detail = lettering <= CLOSE;
   const last = remembered.get(opening);
-  if (last?.body === body) return last.marks;
-  const marks = draw(network, opening);
-  remembered.set(opening, { body, marks });
+  if (last?.body === body && last.detail === detail) return last.marks;
+  const marks = isThere(openingSpan(network, opening)) ? openingSigns(network, opening, detail) : [];
+  remembered.set(opening, { body, detail, marks });
   return marks;
 }
 
 /** While its wall's body is the same, so is the opening. */
-const remembered = new WeakMap<Opening, { body: WallBody; marks: readonly Mark[] }>();
-
-function draw(network: Network, opening: Opening): Mark[] {
-  const { wall, course } = network.half(opening.wall, true);
-  const span = openingSpan(network, opening);
-  const part = partOf(course, span.from, span.to);
-  const key = (what: string) => `${what} ${opening.id}`;
-  const gap = bandAlong(part, wall.left, wall.right);
-  const marks: Mark[] = [{ kind: 'path', role: 'opening.gap', key: key('gap'), rings: [gap], closed: true }];
-  if (opening.kind === 'window') {
-    const glass = lineAlong(part, (wall.right - wall.left) / 2);
-    marks.push(
-      { kind: 'path', role: 'window.frame', key: key('frame'), rings: [gap], closed: true },
-      { kind: 'path', role: 'window.glass', key: key('glass'), rings: [glass], closed: false },
-    );
-    return marks;
-  }
-  const { hinge, jamb, open, leaf } = swingOf(network, opening);
-  marks.push(
-    { kind: 'path', role: 'door.leaf', key: key('leaf'), rings: [[hinge, open]], closed: false },
-    { kind: 'arc', role: 'door.swing', key: key('swing'), centre: hinge, radius: leaf, from: open, to: jamb },
-  );
-  return marks;
-}
+const remembered = new WeakMap<Opening, { body: WallBody; detail: boolean; marks: readonly Mark[] }>();
 
 /** An opening narrower than this many lettering heights has no room for its number. */
 const NUMBERED = 3.5;
 
-/** The number of a door in its swing, of a window outside of it: what the schedule calls them by. */
+/** The number of a door in its swing, of anything else outside of it: what the schedule calls them by. */
 export function numberMark(network: Network, opening: Opening, { lettering }: DrawingStyle): Mark[] {
-  if (opening.width < NUMBERED * lettering) return [];
+  if (opening.width < NUMBERED * lettering || !isThere(openingSpan(network, opening))) return [];
   const key = `number ${opening.id}`;
   return [
     {
@@ -54,7 +35,7 @@ export function numberMark(network: Network, opening: Opening, { lettering }: Dr
       role: 'opening.number',
       key,
       unit: key,
-      at: opening.kind === 'door' ? inSwing(network, opening) : outside(network, opening, 0.9 * lettering),
+      at: inSwing(network, opening) ?? outside(network, opening, 0.9 * lettering),
       text: labelOf(opening),
       turn: 0,
       size: 0.85,
@@ -62,8 +43,10 @@ export function numberMark(network: Network, opening: Opening, { lettering }: Dr
   ];
 }
 
-function inSwing(network: Network, opening: Opening): Point {
-  const { hinge, jamb, open } = swingOf(network, opening);
+function inSwing(network: Network, opening: Opening): Point | null {
+  const [swing] = swingsOf(network, opening);
+  if (!swing) return null;
+  const { hinge, jamb, open } = swing;
   const share = 0.36;
   return {
     x: hinge.x + share * (jamb.x + open.x - 2 * hinge.x),
@@ -75,11 +58,4 @@ function outside(network: Network, opening: Opening, by: number): Point {
   const { wall, course } = network.half(opening.wall, true);
   const { from, to } = openingSpan(network, opening);
   return pointAt(course, (from + to) / 2, opening.side === 'right' ? -wall.left - by : wall.right + by);
-}
-
-/** A line `off` mm to the right of a course. */
-export function lineAlong(course: Course, off: number): readonly RingPoint[] {
-  const a = pointAt(course, 0, off);
-  const b = pointAt(course, course.length, off);
-  return course.bulge === 0 ? [a, b] : [{ ...a, bulge: course.bulge }, b];
 }

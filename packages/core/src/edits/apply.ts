@@ -10,7 +10,9 @@ import { keepFlush } from './flush';
 import type { Intent } from './intent';
 import { addCorner, moveCorner, removeCorner } from './move-corner';
 import { moveWall } from './move-wall';
-import { addOpening, changeOpening, flipOpening, removeOpening } from './openings';
+import { readGap } from './gaps';
+import { changeTypeOfAll, dropUnusedTypes, takeOtherType } from './opening-types';
+import { addOpening, changeOpening, flipOpening, removeOpening, spaceOpenings, swingOpening } from './openings';
 import { removeWall } from './remove-wall';
 import { changeReading, loosenReading, pinCorners, takeReading, tapeLength } from './readings';
 import { readHeight, setCeilingHeight } from './heights';
@@ -46,6 +48,7 @@ export function applyEdit(plan: Plan, intent: Intent, seed: string, held: Readon
   const draft = new Draft(plan, seed, held);
   try {
     const made = perform(draft, intent);
+    if (draft.openings !== plan.openings) dropUnusedTypes(draft);
     return { ok: true, plan: draft.plan(), notes: draft.notes, made: made ?? null };
   } catch (error) {
     if (error instanceof Refusal) return { ok: false, reason: error.message, inTheWay: error.inTheWay };
@@ -81,6 +84,16 @@ function perform(draft: Draft, intent: Intent): Id | void {
       return changeOpening(draft, intent);
     case 'flipOpening':
       return flipOpening(draft, intent);
+    case 'changeType':
+      return changeTypeOfAll(draft, intent);
+    case 'takeType':
+      return takeOtherType(draft, intent);
+    case 'spaceOpenings':
+      return spaceOpenings(draft, intent);
+    case 'swingOpening':
+      return swingOpening(draft, intent);
+    case 'readGap':
+      return readGap(draft, intent);
     case 'removeOpening':
       return removeOpening(draft, intent);
     case 'setCeilingHeight':

@@ -1,15 +1,19 @@
 import type { Point, RingPoint } from '../geometry';
 import type {
+  GapReading,
   Id,
   Instrument,
   JobDetails,
   OpeningKind,
+  OpeningSpec,
+  OpeningType,
   Place,
   Reading,
   RoomColour,
   SolidKind,
   SolidShape,
   Value,
+  WallSide,
 } from '../plan/plan';
 
 /** The changes of an opening that can be typed or flipped. Distances from the inside corner at that end of the face. */
@@ -206,13 +210,35 @@ export type Intent =
       readonly neighbours?: 'stretch' | 'turn';
     }
   | { readonly kind: 'removeWall'; readonly floor: Id; readonly face: string }
-  | ({ readonly kind: 'addOpening'; readonly floor: Id; readonly opening: OpeningKind } & PlaceOnFace & OpeningSize)
+  | ({
+      readonly kind: 'addOpening';
+      readonly floor: Id;
+      readonly opening: OpeningKind;
+      /** What it is like, where it is not as usual. */
+      readonly spec?: Partial<OpeningSpec>;
+      /** An opening it is a copy of. */
+      readonly like?: Id;
+    } & PlaceOnFace &
+      OpeningSize)
   | ({
       readonly kind: 'changeOpening';
       readonly floor: Id;
       readonly opening: Id;
       readonly place?: PlaceOnFace;
+      /** Its size is that of all openings of its type. */
+      readonly all?: boolean;
+      readonly note?: string;
     } & OpeningSize)
+  | { readonly kind: 'changeType'; readonly type: Id; readonly change: Partial<Omit<OpeningType, 'id'>> }
+  /** Another type: one there is, a new one, or what it is as one of its own. */
+  | { readonly kind: 'takeType'; readonly opening: Id; readonly as: Id | OpeningSpec | 'own'; readonly name?: string }
+  | { readonly kind: 'spaceOpenings'; readonly floor: Id; readonly face: string }
+  | { readonly kind: 'swingOpening'; readonly opening: Id; readonly hinge: 'start' | 'end'; readonly swing: WallSide }
+  /** A distance along a straight wall, between the corners of a face; mm. */
+  | ({ readonly kind: 'readGap'; readonly floor: Id; readonly read: Value } & Pick<
+      GapReading,
+      'from' | 'to' | 'a' | 'b'
+    >)
   | { readonly kind: 'flipOpening'; readonly opening: Id; readonly what: 'hinge' | 'swing' }
   | { readonly kind: 'removeOpening'; readonly opening: Id }
   | { readonly kind: 'changeJob'; readonly details: Partial<JobDetails> };
@@ -247,6 +273,11 @@ const EDIT_NAMES: Record<Intent['kind'], string> = {
   removeWall: 'remove wall',
   addOpening: 'add opening',
   changeOpening: 'change opening',
+  changeType: 'change type',
+  takeType: 'take type',
+  spaceOpenings: 'space openings',
+  swingOpening: 'swing',
+  readGap: 'read along wall',
   flipOpening: 'flip door',
   removeOpening: 'remove opening',
   changeJob: 'job details',

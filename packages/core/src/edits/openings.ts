@@ -1,75 +1,161 @@
-import { type WallFace } from '../derived';
+import type { WallFace } from '../derived';
 import { alongOf, pointAt } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
-import { type Id, type Opening, nextNumber } from '../plan/plan';
-import { USUAL_OPENING } from '../openings';
-import { networkBefore } from '../rooms';
+import { type Id, type Opening, type PlacedOpening, kindOfForm, nextNumber, openingsOfGap } from '../plan/plan';
+import { refusalOf, usualSpec } from '../openings';
+import { networkBefore, networkOfFloor } from '../rooms';
 import { faceStretch, wallInsets } from '../walls';
 import type { Intent, OpeningSize, PlaceOnFace } from './intent';
-import { requireFace, requirePositive } from './require';
+import { changeType, ownType, requireSpec, takeType } from './opening-types';
+import { requireFace, requireNote } from './require';
 import { settle } from './settle';
 
 type Placed = Pick<Opening, 'wall' | 'side' | 'anchor' | 'offset'>;
 
 export function addOpening(draft: Draft, intent: Extract<Intent, { kind: 'addOpening' }>): Id {
-  const usual = USUAL_OPENING[draft.job.units][intent.opening];
-  const size = { ...usual, ...sizeOf(intent) };
+  const like = intent.like === undefined ? null : requireOpening(draft, intent.like);
+  const spec = { ...(like ?? usualSpec(intent.opening, draft.job.units)), ...intent.spec, ...sizeOf(intent) };
+  const type = like && !intent.spec ? like.type : takeType(draft, requireSpec(spec));
   const face = requireFace(draft, intent.floor, intent.face);
-  const placed = placedOn(draft, face, intent, size.width);
+  const placed = placedOn(draft, face, intent, draft.types[type]!.width);
   const id = draft.newId();
   // a door opens into the room it was placed from, hinged at its left jamb
   const hinge = placed.side === 'right' ? 'start' : 'end';
-  const number = nextNumber(draft, intent.floor, intent.opening);
-  draft.put('openings', { id, kind: intent.opening, number, ...placed, ...size, hinge, swing: placed.side });
+  const turns = like ? turnedAs(draft, like, placed) : { hinge, swing: placed.side };
+  const number = nextNumber(draft, intent.floor, kindOfForm(spec.form));
+  draft.put('openings', {
+    id,
+    type,
+    number,
+    ...placed,
+    ...turns,
+    ownSill: like?.ownSill ?? null,
+    note: '',
+  } as PlacedOpening);
   settle(draft, intent.floor, {});
+  requireFit(draft, intent.floor, id);
   return id;
+}
+
+/** A copy turns as what it was copied from, as someone in the room sees it. */
+function turnedAs(draft: Draft, like: Opening, to: Placed): Pick<Opening, 'hinge' | 'swing'> {
+  const seen = like.side === to.side;
+  const turned = seen !== (like.wall === to.wall || runsAlike(draft, like.wall, to.wall));
+  return turned
+    ? { hinge: otherEnd(like.hinge), swing: otherSide(like.swing) }
+    : { hinge: like.hinge, swing: like.swing };
 }
 
 export function changeOpening(draft: Draft, intent: Extract<Intent, { kind: 'changeOpening' }>): void {
   const opening = requireOpening(draft, intent.opening);
-  const changed = { ...opening, ...sizeOf(intent) };
-  if (!intent.place) draft.put('openings', changed);
-  else {
-    const face = requireFace(draft, intent.floor, intent.place.face);
-    const placed = placedOn(draft, face, intent.place, changed.width);
-    const turned = placed.wall !== opening.wall && !runsAlike(draft, placed.wall, opening.wall);
-    draft.put('openings', {
-      ...changed,
-      ...placed,
-      ...(turned && {
-        hinge: changed.hinge === 'start' ? 'end' : 'start',
-        swing: changed.swing === 'left' ? 'right' : 'left',
-      }),
-    });
+  if (intent.note !== undefined) draft.put('openings', { ...opening, note: requireNote(intent.note) });
+  changeSize(draft, opening.id, sizeOf(intent), intent.all ?? false);
+  if (intent.place) {
+    requireLoose(draft, opening.id);
+    place(draft, intent.floor, draft.opening(opening.id)!, intent.place);
   }
   settle(draft, intent.floor, {});
+  // a note can be put to what does not fit
+  if (intent.place || Object.keys(sizeOf(intent)).length > 0) requireFit(draft, intent.floor, opening.id);
+}
+
+/** Sizes are those of the type. Typed for one of several, it gets a type of its own, but for the sill, which it may have for itself. */
+function changeSize(draft: Draft, id: Id, size: OpeningSize, all: boolean): void {
+  const opening = requireOpening(draft, id);
+  const { sill, ...rest } = size;
+  if (all) {
+    changeType(draft, opening.type, size);
+    if (sill !== undefined)
+      for (const each of Object.values(draft.openings))
+        if (each.type === opening.type && each.ownSill !== null) draft.put('openings', { ...each, ownSill: null });
+    return;
+  }
+  if (Object.keys(rest).length > 0) ownType(draft, id, rest);
+  if (sill !== undefined) {
+    const now = draft.openings[id]!;
+    draft.put('openings', { ...now, ownSill: sill === draft.types[now.type]!.sill ? null : sill });
+  }
+}
+
+function place(draft: Draft, floor: Id, opening: Opening, to: PlaceOnFace): void {
+  const placed = placedOn(draft, requireFace(draft, floor, to.face), to, opening.width);
+  const turned = placed.wall !== opening.wall && !runsAlike(draft, placed.wall, opening.wall);
+  draft.put('openings', {
+    ...opening,
+    ...placed,
+    ...(turned && { hinge: otherEnd(opening.hinge), swing: otherSide(opening.swing) }),
+  });
+}
+
+/** The openings of a wall, with equal gaps between them and to both corners. */
+export function spaceOpenings(draft: Draft, { floor, face: key }: Extract<Intent, { kind: 'spaceOpenings' }>): void {
+  const face = requireFace(draft, floor, key);
+  if (face.openings.length === 0) throw new Refusal('There is nothing in this wall to space out.');
+  const gap =
+    (face.length - face.openings.reduce((sum, { opening }) => sum + opening.width, 0)) / (face.openings.length + 1);
+  if (gap < 0) throw new Refusal('The openings are wider than the wall together.');
+  let at = gap;
+  for (const { opening } of face.openings) {
+    requireLoose(draft, opening.id);
+    place(draft, floor, opening, { face: key, end: 'left', offset: at });
+    at += opening.width + gap;
+  }
+  settle(draft, floor, {});
 }
 
 export function flipOpening(draft: Draft, { opening: id, what }: Extract<Intent, { kind: 'flipOpening' }>): void {
   const opening = requireOpening(draft, id);
   draft.put(
     'openings',
-    what === 'hinge'
-      ? { ...opening, hinge: opening.hinge === 'start' ? 'end' : 'start' }
-      : { ...opening, swing: opening.swing === 'left' ? 'right' : 'left' },
+    what === 'hinge' ? { ...opening, hinge: otherEnd(opening.hinge) } : { ...opening, swing: otherSide(opening.swing) },
   );
+}
+
+export function swingOpening(draft: Draft, { opening, hinge, swing }: Extract<Intent, { kind: 'swingOpening' }>): void {
+  draft.put('openings', { ...requireOpening(draft, opening), hinge, swing });
 }
 
 export function removeOpening(draft: Draft, { opening }: Extract<Intent, { kind: 'removeOpening' }>): void {
   requireOpening(draft, opening);
-  draft.drop('openings', opening);
+  dropOpening(draft, opening);
 }
 
-function requireOpening(draft: Draft, id: Id): Opening {
-  const opening = draft.openings[id];
+/** It goes, with what was read to its jambs. */
+export function dropOpening(draft: Draft, id: Id): void {
+  draft.drop('openings', id);
+  for (const gap of Object.values(draft.gaps)) if (openingsOfGap(gap).includes(id)) draft.drop('gaps', gap.id);
+}
+
+export function requireOpening(draft: Draft, id: Id): Opening {
+  const opening = draft.opening(id);
   if (!opening) throw new Refusal('That opening is no longer there.');
   return opening;
 }
 
+/** Refuses to put an opening where it can't be. What else no longer fits because of it is kept, and said. */
+export function requireFit(draft: Draft, floor: Id, id: Id): void {
+  const opening = requireOpening(draft, id);
+  const network = networkOfFloor(draft, floor);
+  const usual = draft.job.usual.ceilingHeight;
+  const ceiling = Math.max(usual, ...Object.values(draft.rooms).map((room) => room.ceilingHeight ?? usual));
+  const reason = refusalOf(network, opening, draft.openingsOf(floor), ceiling);
+  if (reason) throw new Refusal(reason);
+}
+
+/** Refuses to move what was read to. */
+function requireLoose(draft: Draft, id: Id): void {
+  const read = Object.values(draft.gaps).find((gap) => openingsOfGap(gap).includes(id));
+  if (read)
+    throw new Refusal(
+      `The ${read.text} you read to its jamb stands in the way. Loosen it first, or read it again.`,
+      read.id,
+    );
+}
+
+const otherEnd = (end: 'start' | 'end') => (end === 'start' ? 'end' : 'start');
+const otherSide = (side: 'left' | 'right') => (side === 'left' ? 'right' : 'left');
+
 function sizeOf({ width, height, sill }: OpeningSize): OpeningSize {
-  if (width !== undefined) requirePositive(width, 'A width');
-  if (height !== undefined) requirePositive(height, 'A height');
-  if (sill !== undefined && !(sill >= 0)) throw new Refusal("A sill can't be under the floor.");
   return {
     ...(width !== undefined && { width }),
     ...(height !== undefined && { height }),
@@ -93,6 +179,7 @@ const runsAlike = (draft: Draft, one: Id, two: Id): boolean => {
 function placedOn(draft: Draft, face: WallFace, place: PlaceOnFace, width: number): Placed {
   const network = networkBefore(draft, face.halves[0]!.wall.floor);
   if (face.halves[0]!.wall.kind === 'chalk') throw new Refusal('There is no wall here, only a chalk line.');
+  if (!Number.isFinite(place.offset)) throw new Refusal('That is no place along a wall.');
   const from = place.end === 'left' ? place.offset : face.length - place.offset - width;
   const centre = from + width / 2;
   for (const [i, half] of face.halves.entries()) {

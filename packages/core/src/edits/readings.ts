@@ -3,8 +3,7 @@ import { type Place, type ReadingKind, type Value, placeOfReading } from '../pla
 import { networkOfFloor } from '../rooms';
 import { valueOnPlan } from '../trueup';
 import type { Intent } from './intent';
-import { LONGEST_NOTE } from '../plan/schema';
-import { requirePositive } from './require';
+import { requireNote, requirePositive } from './require';
 import { settle } from './settle';
 
 const WORDS: Record<ReadingKind, string> = {
@@ -69,24 +68,19 @@ export function tapeLength(draft: Draft, intent: Extract<Intent, { kind: 'tapeLe
 }
 
 export function loosenReading(draft: Draft, { reading }: Extract<Intent, { kind: 'loosenReading' }>): void {
-  draft.drop(reading in draft.heights ? 'heights' : 'readings', reading);
+  draft.drop(reading in draft.heights ? 'heights' : reading in draft.gaps ? 'gaps' : 'readings', reading);
 }
 
 /** A reading is held for certain, or what contradicts it is spread, or a note is put to it; the floor is fitted anew. */
 export function changeReading(draft: Draft, { reading: id, change }: Extract<Intent, { kind: 'changeReading' }>): void {
-  const [reading, height] = [draft.readings[id], draft.heights[id]];
-  if (!reading && !height) throw new Refusal('That reading is no longer there.');
-  const note = change.note === undefined ? (reading ?? height)!.note : requireNote(change.note);
+  const [reading, height, gap] = [draft.readings[id], draft.heights[id], draft.gaps[id]];
+  if (!reading && !height && !gap) throw new Refusal('That reading is no longer there.');
+  const note = change.note === undefined ? (reading ?? height ?? gap)!.note : requireNote(change.note);
   if (height) draft.put('heights', { ...height, note });
+  if (gap) draft.put('gaps', { ...gap, note });
   if (!reading) return;
   draft.put('readings', { ...reading, ...change, note });
   if (change.held !== undefined) settle(draft, reading.floor, { adjust: { stay: [reading.from] }, keepRooms: true });
-}
-
-function requireNote(text: string): string {
-  const note = text.trim();
-  if (note.length > LONGEST_NOTE) throw new Refusal(`A note can have ${LONGEST_NOTE} characters at most.`);
-  return note;
 }
 
 /** Corners are pinned where they are, or let go. */

@@ -1,12 +1,14 @@
 import { Draft, Refusal } from '../plan/draft';
 import { networkOfFloor, reconcileKinds, reconcileRooms } from '../rooms';
 import { COLLECTIONS, type Plan, nextNumber } from '../plan/plan';
-import { misfit } from '../openings';
 import { planarise } from '../walls';
+import { dropUnusedTypes } from './opening-types';
+import { dropOpening } from './openings';
+import { dropLostGaps } from './place-by-gaps';
 
 /**
- * Makes a plan whose walls came from two places sound again: the graph planar, rooms on their outlines, openings
- * that no longer fit left out (and named in the notes). Null when it can't be done.
+ * Makes a plan whose walls came from two places sound again: the graph planar, rooms on their outlines, nothing
+ * left of what has lost its wall. Null when it can't be done.
  */
 export function repairPlan(plan: Plan, before: Plan, seed: string): { plan: Plan; notes: readonly string[] } | null {
   const draft = new Draft(before, seed);
@@ -19,7 +21,7 @@ export function repairPlan(plan: Plan, before: Plan, seed: string): { plan: Plan
   }
   try {
     for (const opening of Object.values(draft.openings))
-      if (!draft.walls[opening.wall]) draft.drop('openings', opening.id);
+      if (!draft.walls[opening.wall] || !draft.types[opening.type]) dropOpening(draft, opening.id);
     for (const { id, stand } of Object.values(draft.solids))
       if (stand.kind === 'wall' && !draft.walls[stand.wall]) draft.drop('solids', id);
     for (const floor of Object.keys(draft.floors)) {
@@ -30,18 +32,10 @@ export function repairPlan(plan: Plan, before: Plan, seed: string): { plan: Plan
       );
       reconcileKinds(draft, floor);
       reconcileRooms(draft, floor);
-      const network = networkOfFloor(draft, floor);
-      for (const opening of Object.values(draft.openings)) {
-        if (
-          draft.walls[opening.wall]!.floor !== floor ||
-          !misfit(network, opening, Object.values(draft.openings), Infinity)
-        )
-          continue;
-        draft.drop('openings', opening.id);
-        draft.notes.push(`A ${opening.kind} no longer fitted its wall and was left out.`);
-      }
+      dropLostGaps(draft, floor, networkOfFloor(draft, floor));
       renumber(draft, floor);
     }
+    dropUnusedTypes(draft);
   } catch (error) {
     if (error instanceof Refusal) return null;
     throw error;
@@ -52,8 +46,7 @@ export function repairPlan(plan: Plan, before: Plan, seed: string): { plan: Plan
 /** Two people may have made a door with the same number: the later one gets the next that is free. */
 function renumber(draft: Draft, floor: string): void {
   const taken = new Set<string>();
-  for (const opening of Object.values(draft.openings)) {
-    if (draft.walls[opening.wall]!.floor !== floor) continue;
+  for (const opening of draft.openingsOf(floor)) {
     const { kind } = opening;
     const number = taken.has(`${kind} ${opening.number}`) ? nextNumber(draft, floor, kind) : opening.number;
     taken.add(`${kind} ${number}`);

@@ -1,7 +1,7 @@
 import { deriveFloor, faceByKey, type WallFace } from '../derived';
 import { type Draft, Refusal } from '../plan/draft';
 import type { Id } from '../plan/plan';
-import { LONGEST_NAME } from '../plan/schema';
+import { LONGEST_NAME, LONGEST_NOTE } from '../plan/schema';
 
 /** Refuses a size in mm that nothing in a house has. */
 export function requirePositive(mm: number, what: string): void {
@@ -21,4 +21,11 @@ export function requireFace(draft: Draft, floor: Id, key: string): WallFace {
   const face = faceByKey(deriveFloor(draft.before, floor), key);
   if (!face) throw new Refusal('That wall is no longer there.');
   return face;
+}
+
+/** The note without the blanks round it; refuses one that is too long. */
+export function requireNote(text: string): string {
+  const note = text.trim();
+  if (note.length > LONGEST_NOTE) throw new Refusal(`A note can have ${LONGEST_NOTE} characters at most.`);
+  return note;
 }

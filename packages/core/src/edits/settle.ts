@@ -1,11 +1,12 @@
 import { distance } from '../geometry';
-import { requireFit } from '../openings';
+import { sumsOfGaps } from '../openings';
 import { isPlanar } from '../plan/check';
 import { type Draft, Refusal } from '../plan/draft';
 import { type Id, type Reading, type Wall, placeOfReading } from '../plan/plan';
 import { networkBefore, networkOfFloor, reconcileKinds, reconcileRooms } from '../rooms';
 import { MISCLOSURE, type Adjustment, adjust, deviationOf, misclosuresOf, valueInWords, valueOnPlan } from '../trueup';
 import { formatLength } from '../units';
+import { dropLostGaps, placeByGaps } from './place-by-gaps';
 import { type Network, dropLooseCorners, isStillThere, networkOf, planarise } from '../walls';
 
 /** How far a taped length may drift before it counts as changed, mm. */
@@ -28,7 +29,7 @@ export interface Settling {
 
 /**
  * What follows every change of walls: the graph is made planar, walls take their kind, rooms their outlines,
- * readings hold (or the floor is fitted to them), openings fit. Refuses when that can't be.
+ * readings hold (or the floor is fitted to them), openings stand where they were read. Refuses when that can't be.
  */
 export function settle(draft: Draft, floor: Id, how: Settling): void {
   if (how.changed) planarise(draft, floor, how.changed);
@@ -41,6 +42,11 @@ export function settle(draft: Draft, floor: Id, how: Settling): void {
   }
   if (how.changed || how.adjust) reconcileRooms(draft, floor);
   dropLooseCorners(draft, floor);
+  if (draft.on('gaps', floor).length > 0) {
+    const network = networkOfFloor(draft, floor);
+    dropLostGaps(draft, floor, network);
+    placeByGaps(draft, floor, network);
+  }
   if (how.keepRooms) {
     requireRooms(draft);
     requireReadings(draft, how.loosened ?? []);
@@ -59,11 +65,6 @@ function requireSound(draft: Draft, floor: Id, fitted: boolean): void {
   if (!isPlanar(draft, floor, draft.before)) {
     throw new Refusal('Walls would cross each other. Check the length, or let the other corner move.');
   }
-  requireFit(
-    network,
-    Object.values(draft.openings).filter((o) => draft.walls[o.wall]?.floor === floor),
-    highestCeiling(draft),
-  );
 }
 
 /** A reading whose place on the plan was changed by the edit, away from what was read; null when none was. */
@@ -99,12 +100,6 @@ function requireReadings(draft: Draft, loosened: readonly Id[]): void {
   }
 }
 
-/** What an opening must stay under: the highest ceiling of the house. */
-function highestCeiling(draft: Draft): number {
-  const heights = Object.values(draft.rooms).map((room) => room.ceilingHeight ?? draft.job.usual.ceilingHeight);
-  return Math.max(draft.job.usual.ceilingHeight, ...heights);
-}
-
 function requireRooms(draft: Draft): void {
   for (const room of Object.values(draft.before.rooms)) {
     if (!(room.id in draft.rooms)) throw new Refusal(`That would leave no floor in ${room.name || 'the room'}.`);
@@ -125,7 +120,9 @@ const JUDGED = 48;
  */
 function fitToReadings(draft: Draft, floor: Id, stay: readonly Id[]): void {
   const walls = draft.on('walls', floor);
-  let readings: readonly Reading[] = [...draft.on('readings', floor)];
+  const own = draft.on('readings', floor);
+  const sums = sumsOfGaps(networkOfFloor(draft, floor), draft.on('gaps', floor), own, draft.openingsOf(floor));
+  let readings: readonly Reading[] = [...own, ...sums];
   let fitted = adjust({ corners: draft.corners, walls, readings }, stay);
   const network = networkOfFloor(draft, floor);
   for (let round = 0; round < MOST_ASIDE; round += 1) {

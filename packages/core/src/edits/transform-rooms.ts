@@ -2,11 +2,13 @@ import { type Point, turned } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
 import {
   type Id,
+  type WallMark,
   type Opening,
   type Reading,
   type Wall,
   type WallSide,
   cornersOfReading,
+  openingsOfGap,
   nextNumber,
 } from '../plan/plan';
 import { floorAt, floorsOf, networkBefore } from '../rooms';
@@ -31,8 +33,10 @@ export function transformRooms(draft: Draft, intent: Extract<Intent, { kind: 'tr
   const stays = (wall: Wall) => copy || [...sides.get(wall.id)!].some((room) => !mine.has(room));
   const to = (p: Point) => moveBy(motion, p);
   const corners = moveCorners(draft, network, moving, stays, to);
-  const walls = moving.map((wall) => moveWall(draft, wall, stays(wall), corners, motion.mirror));
+  const openings = new Map<Id, Id>();
+  const walls = moving.map((wall) => moveWall(draft, wall, stays(wall), corners, motion.mirror, openings));
   moveReadings(draft, floor, corners, copy, motion.mirror);
+  moveGaps(draft, floor, corners, openings, motion.mirror);
   for (const id of rooms) moveRoom(draft, id, copy, to);
   moveFreeSolids(draft, floor, network, mine, copy, motion);
   settle(draft, floor, { changed: walls, keepRooms: false });
@@ -80,7 +84,14 @@ function moveCorners(
   return corners;
 }
 
-function moveWall(draft: Draft, wall: Wall, stays: boolean, corners: ReadonlyMap<Id, Id>, mirror: boolean): Id {
+function moveWall(
+  draft: Draft,
+  wall: Wall,
+  stays: boolean,
+  corners: ReadonlyMap<Id, Id>,
+  mirror: boolean,
+  openings: Map<Id, Id>,
+): Id {
   const placed = {
     ...wall,
     start: corners.get(wall.start)!,
@@ -91,14 +102,10 @@ function moveWall(draft: Draft, wall: Wall, stays: boolean, corners: ReadonlyMap
   if (!stays) draft.put('walls', placed);
   for (const opening of draft.openingsOn(wall.id)) {
     const along = mirror ? mirrored(opening) : opening;
-    if (stays)
-      draft.put('openings', {
-        ...along,
-        id: draft.newId(),
-        wall: id,
-        number: nextNumber(draft, wall.floor, along.kind),
-      });
-    else draft.put('openings', along);
+    const own = stays ? draft.newId() : opening.id;
+    openings.set(opening.id, own);
+    const number = stays ? nextNumber(draft, wall.floor, along.kind) : opening.number;
+    draft.put('openings', { ...along, id: own, wall: id, number });
   }
   for (const solid of draft.solidsOn(wall.id)) {
     const stand = { ...solid.stand, wall: id, ...(mirror && { side: other(solid.stand.side) }) };
@@ -130,6 +137,30 @@ function moveReadings(draft: Draft, floor: Id, corners: ReadonlyMap<Id, Id>, cop
       : { ...reading, from, to, via };
     const stays = copy || from !== reading.from || to !== reading.to;
     draft.put('readings', stays ? { ...along, id: draft.newId() } : along);
+  }
+}
+
+/** What was read along walls goes with them; mirrored, left and right change places. */
+function moveGaps(
+  draft: Draft,
+  floor: Id,
+  corners: ReadonlyMap<Id, Id>,
+  openings: ReadonlyMap<Id, Id>,
+  mirror: boolean,
+): void {
+  const moved = (mark: WallMark): WallMark => {
+    if (typeof mark === 'string') return mirror ? (mark === 'from' ? 'to' : 'from') : mark;
+    const jamb = mirror ? (mark.jamb === 'near' ? 'far' : 'near') : mark.jamb;
+    return { opening: openings.get(mark.opening)!, jamb };
+  };
+  for (const gap of draft.on('gaps', floor)) {
+    const [from, to] = [corners.get(gap.from), corners.get(gap.to)];
+    if (!from || !to || !openingsOfGap(gap).every((id) => openings.has(id))) continue;
+    const ends = mirror
+      ? { from: to, to: from, a: moved(gap.b), b: moved(gap.a) }
+      : { from, to, a: moved(gap.a), b: moved(gap.b) };
+    const stays = openingsOfGap(gap).every((id) => openings.get(id) === id);
+    draft.put('gaps', { ...gap, ...ends, id: stays ? gap.id : draft.newId() });
   }
 }
 

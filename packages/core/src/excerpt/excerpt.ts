@@ -1,6 +1,15 @@
 import { type DerivedFloor, deriveFloor } from '../derived';
 import { type Box, boxAround, ringsBox } from '../geometry';
-import { type Collection, type Id, type Plan, type Reading, type Wall, cornersOfReading, isAlong } from '../plan/plan';
+import {
+  type Collection,
+  type Id,
+  type Plan,
+  type Reading,
+  type Wall,
+  cornersOfReading,
+  isAlong,
+  openingsOfGap,
+} from '../plan/plan';
 import { wallCourse } from '../plan/wall-course';
 import { type Network, runOfReading } from '../walls';
 
@@ -79,6 +88,7 @@ function cutOut(derived: DerivedFloor, moving: readonly Id[], margin: number): E
       readings: only(plan.readings, new Set(told.map((reading) => reading.id))),
       heights: where(plan.heights, ({ room }) => inside.some((each) => each.room.id === room)),
       openings: where(plan.openings, (opening) => taken.has(opening.wall)),
+      gaps: where(plan.gaps, (gap) => openingsOfGap(gap).every((id) => taken.has(plan.openings[id]?.wall ?? ''))),
       solids: where(plan.solids, (solid) =>
         solid.stand.kind === 'wall' ? taken.has(solid.stand.wall) : solid.floor === floor,
       ),
@@ -189,6 +199,7 @@ function parted(
     overall: derived.overall.filter((face) => face.reading && reading(face.reading.id)),
     solids: derived.solids.filter(({ solid: { stand } }) => (stand.kind === 'wall' ? wall(stand.wall) : !mine)),
     readings: derived.readings.filter(({ id }) => reading(id)),
+    gaps: derived.gaps.filter((gap) => openingsOfGap(gap).every((id) => wall(derived.plan.openings[id]?.wall ?? ''))),
     heights: derived.heights.filter((height) => room(height.room)),
     openEnds: derived.openEnds.filter(({ id }) => corner(id)),
     area: kept.reduce((sum, each) => sum + each.measures.area, 0),

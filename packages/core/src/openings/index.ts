@@ -1,3 +1,5 @@
 export * from './fit';
+export * from './gaps';
 export * from './label';
 export * from './swing';
+export * from './types';

@@ -1,5 +1,6 @@
-import type { Opening } from '../plan/plan';
+import type { Opening, OpeningKind } from '../plan/plan';
 
-/** What a door or a window is called on the plan and in the schedule: D1, W2. */
-export const labelOf = ({ kind, number }: Pick<Opening, 'kind' | 'number'>): string =>
-  `${kind === 'door' ? 'D' : 'W'}${number}`;
+const LETTER: Record<OpeningKind, string> = { door: 'D', window: 'W', opening: 'O' };
+
+/** What an opening is called on the plan and in the schedule: D1, W2, O1. */
+export const labelOf = ({ kind, number }: Pick<Opening, 'kind' | 'number'>): string => `${LETTER[kind]}${number}`;

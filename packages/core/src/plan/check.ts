@@ -1,6 +1,6 @@
 import Flatbush from 'flatbush';
 import { crossingsOf, distance, distanceToCourse } from '../geometry';
-import { type Id, type Plan, type Wall, cornersOfReading } from './plan';
+import { type Id, type Plan, type Wall, cornersOfReading, kindOfForm, openingsOfGap } from './plan';
 import { wallCourse } from './wall-course';
 
 /** Half the weld distance: what the graph may be off by after welding. */
@@ -26,7 +26,9 @@ export function problemsOf(plan: Plan): string[] {
     if (!plan.floors[wall.floor]) problems.push(`Wall ${wall.id} is on no floor.`);
   }
   for (const opening of Object.values(plan.openings)) {
-    if (!plan.walls[opening.wall]) problems.push(`A ${opening.kind} has lost its wall.`);
+    if (!plan.types[opening.type]) problems.push('A door or window has lost its type.');
+    else if (!plan.walls[opening.wall])
+      problems.push(`A ${kindOfForm(plan.types[opening.type]!.form)} has lost its wall.`);
   }
   for (const { stand, floor } of Object.values(plan.solids)) {
     if (stand.kind === 'wall' ? !plan.walls[stand.wall] : !plan.floors[floor])
@@ -40,6 +42,10 @@ export function problemsOf(plan: Plan): string[] {
   }
   for (const { room } of Object.values(plan.heights)) {
     if (!plan.rooms[room]) problems.push(`A height has lost its room.`);
+  }
+  for (const gap of Object.values(plan.gaps)) {
+    if (![gap.from, gap.to].every((id) => plan.corners[id]) || !openingsOfGap(gap).every((id) => plan.openings[id]))
+      problems.push('A reading along a wall has lost what it was read from.');
   }
   if (problems.length > 0) return problems;
   for (const floor of Object.keys(plan.floors)) {

@@ -3,15 +3,21 @@ import {
   type Collection,
   type CollectionName,
   type Corner,
+  type GapReading,
   type HeightReading,
   type Id,
   type Opening,
+  type OpeningType,
+  type PlacedOpening,
   type Plan,
   type Reading,
   type Room,
   type Solid,
   type Wall,
   type WallStand,
+  openingOf,
+  openingsOn,
+  placedOpening,
 } from './plan';
 
 /** Thrown inside an edit to refuse it; the message is a plain sentence for the person. */
@@ -29,11 +35,13 @@ type Entities = {
   floors: Plan['floors'][Id];
   corners: Corner;
   walls: Wall;
-  openings: Opening;
+  types: OpeningType;
+  openings: PlacedOpening;
   solids: Solid;
   rooms: Room;
   readings: Reading;
   heights: HeightReading;
+  gaps: GapReading;
 };
 
 /**
@@ -71,7 +79,10 @@ export class Draft {
   get walls(): Collection<Wall> {
     return this.now.walls;
   }
-  get openings(): Collection<Opening> {
+  get types(): Collection<OpeningType> {
+    return this.now.types;
+  }
+  get openings(): Collection<PlacedOpening> {
     return this.now.openings;
   }
   get solids(): Collection<Solid> {
@@ -86,9 +97,14 @@ export class Draft {
   get heights(): Collection<HeightReading> {
     return this.now.heights;
   }
+  get gaps(): Collection<GapReading> {
+    return this.now.gaps;
+  }
 
   /** Adds the entity, or puts it in the place of the one with its id. */
-  put<C extends CollectionName>(collection: C, entity: Entities[C]): void {
+  put<C extends CollectionName>(collection: C, put: Entities[C]): void {
+    // of an opening only its place is kept; the rest stands in its type
+    const entity = collection === 'openings' ? (placedOpening(put as PlacedOpening) as Entities[C]) : put;
     const entities = this.writable(collection) as Record<Id, Entities[C]>;
     const old = entities[entity.id];
     entities[entity.id] = entity;
@@ -137,7 +153,19 @@ export class Draft {
   }
 
   openingsOn(wall: Id): Opening[] {
-    return Object.values(this.openings).filter((opening) => opening.wall === wall);
+    return Object.values(this.openings)
+      .filter((opening) => opening.wall === wall)
+      .map((opening) => openingOf(this.types, opening));
+  }
+
+  /** All openings of a floor. */
+  openingsOf(floor: Id): Opening[] {
+    return openingsOn(this, floor);
+  }
+
+  opening(id: Id): Opening | null {
+    const placed = this.openings[id];
+    return placed ? openingOf(this.types, placed) : null;
   }
 
   solidsOn(wall: Id): (Solid & { stand: WallStand })[] {
@@ -147,7 +175,7 @@ export class Draft {
   }
 
   /** The walls, corners or rooms of a floor, as they are: what is replaced later is replaced in the list too. */
-  on<C extends 'walls' | 'corners' | 'rooms' | 'readings' | 'heights' | 'solids'>(
+  on<C extends 'walls' | 'corners' | 'rooms' | 'readings' | 'heights' | 'gaps' | 'solids'>(
     collection: C,
     floor: Id,
   ): readonly Entities[C][] {

@@ -34,12 +34,17 @@ export function mergePlans(
   };
 }
 
-/** What walls and openings stand on comes along, even where the other side deleted it. */
+/** What walls, openings and readings stand on comes along, even where the other side deleted it. */
 function withFooting(merged: Plan, mine: Plan, theirs: Plan): Plan {
   const walls = { ...merged.walls };
   for (const { wall } of Object.values(merged.openings)) {
     const footing = walls[wall] ?? mine.walls[wall] ?? theirs.walls[wall];
     if (footing) walls[wall] = footing;
+  }
+  const types = { ...merged.types };
+  for (const { type } of Object.values(merged.openings)) {
+    const footing = types[type] ?? mine.types[type] ?? theirs.types[type];
+    if (footing) types[type] = footing;
   }
   const corners = { ...merged.corners };
   for (const wall of Object.values(walls)) {
@@ -53,5 +58,5 @@ function withFooting(merged: Plan, mine: Plan, theirs: Plan): Plan {
     const footing = rooms[room] ?? mine.rooms[room] ?? theirs.rooms[room];
     if (footing) rooms[room] = footing;
   }
-  return { ...merged, walls, corners, rooms };
+  return { ...merged, types, walls, corners, rooms };
 }

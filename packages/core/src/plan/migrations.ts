@@ -38,6 +38,8 @@ const STEPS: Record<number, (plan: Loose) => Loose> = {
   3: (plan) => ({ ...plan, schema: 4, heights: {} }),
   // doors and windows have numbers
   4: (plan) => ({ ...plan, schema: 5, openings: numbered(plan['openings'], plan['walls']) }),
+  // what doors and windows are stands in types; gaps along walls are read
+  5: (plan) => ({ ...plan, schema: 6, gaps: {}, ...typed(plan['openings']) }),
 };
 
 /** In the order they were made, by floor and kind. */
@@ -50,6 +52,35 @@ function numbered(openings: unknown, walls: unknown): unknown {
     last.set(key, number);
     return { number, ...opening };
   });
+}
+
+/** Openings of one kind and size are of one type, which has the id of the first of them. */
+function typed(openings: unknown): Loose {
+  const types: Loose = {};
+  const known = new Map<string, string>();
+  const placed = each(openings, ({ kind, width, height, sill, ...place }) => {
+    const key = JSON.stringify([kind, width, height, sill]);
+    const id = known.get(key) ?? `type-${String(place['id'])}`.slice(0, 64);
+    known.set(key, id);
+    const window = kind === 'window';
+    types[id] ??= {
+      id,
+      name: '',
+      form: window ? 'side-hung window' : 'hinged door',
+      width,
+      height,
+      sill,
+      toCeiling: false,
+      frame: window ? 60 : 32,
+      depth: null,
+      glazing: window ? 1 : 0,
+      bars: { across: 0, upright: 0 },
+      angle: 90,
+      material: '',
+    };
+    return { ...place, type: id, ownSill: null, note: '' };
+  });
+  return { types, openings: placed };
 }
 
 function withPartyThickness(job: unknown): unknown {

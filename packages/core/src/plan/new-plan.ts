@@ -15,10 +15,12 @@ export function newPlan(job: Partial<JobDetails> & { name: string }): Plan {
     floors: { ground: { id: 'ground', name: 'Ground floor', level: 0 } },
     corners: {},
     walls: {},
+    types: {},
     openings: {},
     solids: {},
     rooms: {},
     readings: {},
     heights: {},
+    gaps: {},
   };
 }

@@ -1,10 +1,22 @@
+import type { Collection, Id, Value, WallSide } from './values';
+import {
+  type GapReading,
+  type Opening,
+  type OpeningKind,
+  type OpeningType,
+  type PlacedOpening,
+  openingOf,
+} from './opening';
+
+export * from './opening';
+export * from './values';
+
 /**
  * The plan: the document of a job. Plain data, normalised, in millimetres; whatever can be worked out
  * from it (rooms' outlines, areas, drawings) is not in it.
  */
-export const SCHEMA_VERSION = 5;
+export const SCHEMA_VERSION = 6;
 
-export type Id = string;
 export type Units = 'metric' | 'imperial';
 
 export interface JobDetails {
@@ -38,7 +50,6 @@ export interface Corner {
   readonly pinned?: boolean;
 }
 
-export type WallSide = 'left' | 'right';
 /** A party wall parts this house from the next; a chalk line is a boundary without a wall. Outer and inner walls are told apart by their rooms. */
 export type WallKind = 'external' | 'internal' | 'party' | 'chalk';
 
@@ -59,28 +70,6 @@ export interface Wall {
   readonly kind: WallKind;
   /** The thickness was typed for this wall; until then it follows the job's usual one for its kind. */
   readonly typed: boolean;
-}
-
-export type OpeningKind = 'door' | 'window';
-
-export interface Opening {
-  readonly id: Id;
-  readonly wall: Id;
-  readonly kind: OpeningKind;
-  /** Among the doors, or the windows, of its floor; it keeps its number whatever becomes of the others. */
-  readonly number: number;
-  /** The end of the wall, and the side, whose corner the distance is taped from. */
-  readonly anchor: 'start' | 'end';
-  readonly side: WallSide;
-  /** From that inside corner to the nearer jamb, mm. */
-  readonly offset: number;
-  readonly width: number;
-  readonly height: number;
-  /** Height of the sill over the floor, mm; 0 for a door. */
-  readonly sill: number;
-  /** Doors: the jamb that carries the hinges, and the side the leaf opens to. */
-  readonly hinge: 'start' | 'end';
-  readonly swing: WallSide;
 }
 
 export type SolidKind = 'column' | 'pier' | 'chimney breast';
@@ -133,24 +122,8 @@ export interface Room {
   readonly colour: RoomColour | null;
 }
 
-export const INSTRUMENTS = ['tape', 'laser', 'scaled', 'guess'] as const;
-/** What a reading was taken with: a tape, a laser meter, a drawing of known scale, or the eye. */
-export type Instrument = (typeof INSTRUMENTS)[number];
-export type ReadingUnit = 'm' | 'cm' | 'mm' | 'ft' | 'in' | 'deg';
-
 /** Where a reading is taken. */
 export type Place = Pick<Reading, 'kind' | 'face' | 'from' | 'to' | 'via'>;
-
-/** What was read, and how. */
-export interface Value {
-  /** mm; an angle in degrees */
-  readonly value: number;
-  readonly text: string;
-  readonly unit: ReadingUnit;
-  readonly instrument: Instrument;
-  /** When it was read, ISO 8601. */
-  readonly time: string;
-}
 
 export const READING_KINDS = [
   'length',
@@ -204,19 +177,19 @@ export interface HeightReading extends Value {
   readonly history: readonly Value[];
 }
 
-export type Collection<T> = Readonly<Record<Id, T>>;
-
 export interface Plan {
   readonly schema: typeof SCHEMA_VERSION;
   readonly job: JobDetails;
   readonly floors: Collection<Floor>;
   readonly corners: Collection<Corner>;
   readonly walls: Collection<Wall>;
-  readonly openings: Collection<Opening>;
+  readonly types: Collection<OpeningType>;
+  readonly openings: Collection<PlacedOpening>;
   readonly solids: Collection<Solid>;
   readonly rooms: Collection<Room>;
   readonly readings: Collection<Reading>;
   readonly heights: Collection<HeightReading>;
+  readonly gaps: Collection<GapReading>;
 }
 
 /** The parts of a plan that hold entities by id. */
@@ -224,11 +197,13 @@ export const COLLECTIONS = [
   'floors',
   'corners',
   'walls',
+  'types',
   'openings',
   'solids',
   'rooms',
   'readings',
   'heights',
+  'gaps',
 ] as const;
 export type CollectionName = (typeof COLLECTIONS)[number];
 
@@ -239,13 +214,15 @@ export const isAlong = ({ kind }: Pick<Reading, 'kind'>): boolean =>
 export const isOfBend = ({ kind }: Pick<Reading, 'kind'>): boolean =>
   kind === 'sagitta' || kind === 'radius' || kind === 'arc';
 
-/** The number of the next door or window of a floor: one more than the highest there is. */
-export const nextNumber = (plan: Pick<Plan, 'openings' | 'walls'>, floor: Id, kind: OpeningKind): number =>
-  1 +
-  Object.values(plan.openings).reduce(
-    (most, each) => (each.kind === kind && plan.walls[each.wall]?.floor === floor ? Math.max(most, each.number) : most),
-    0,
-  );
+/** The openings of one floor, with what their types say. */
+export const openingsOn = (plan: Pick<Plan, 'openings' | 'walls' | 'types'>, floor: Id): Opening[] =>
+  Object.values(plan.openings)
+    .filter(({ wall }) => plan.walls[wall]?.floor === floor)
+    .map((placed) => openingOf(plan.types, placed));
+
+/** The number of the next door, window or plain opening of a floor: one more than the highest there is. */
+export const nextNumber = (plan: Pick<Plan, 'openings' | 'walls' | 'types'>, floor: Id, kind: OpeningKind): number =>
+  1 + openingsOn(plan, floor).reduce((most, each) => (each.kind === kind ? Math.max(most, each.number) : most), 0);
 
 /** All corners a reading names. */
 export const cornersOfReading = ({ from, to, via }: Place): readonly Id[] => [from, to, ...via];

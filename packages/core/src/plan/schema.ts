@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { problemsOf } from './check';
 import { migrated } from './migrations';
-import { INSTRUMENTS, type Plan, READING_KINDS, ROOM_COLOURS, SCHEMA_VERSION } from './plan';
+import { INSTRUMENTS, OPENING_FORMS, type Plan, READING_KINDS, ROOM_COLOURS, SCHEMA_VERSION } from './plan';
 
 /** Longest name or address that is kept; more than this is a paste gone wrong. */
 export const LONGEST_NAME = 120;
@@ -43,6 +43,23 @@ export const jobDetailsSchema = z.object({
   north: z.number().min(-360).max(360),
 });
 
+/** What openings of one type have in common, read from outside. */
+export const openingSpecSchema = z.object({
+  form: z.enum(OPENING_FORMS),
+  width: millimetres.positive(),
+  height: millimetres.positive(),
+  sill: millimetres,
+  toCeiling: z.boolean(),
+  frame: millimetres,
+  depth: millimetres.positive().nullable(),
+  glazing: z.number().min(0).max(1),
+  bars: z.object({ across: z.int().min(0).max(20), upright: z.int().min(0).max(20) }),
+  angle: z.number().min(0).max(180),
+  material: z.string().max(LONGEST_NOTE),
+});
+
+const mark = z.union([z.enum(['from', 'to']), z.object({ opening: id, jamb: z.enum(['near', 'far']) })]);
+
 export const planSchema = z
   .object({
     schema: z.literal(SCHEMA_VERSION),
@@ -62,20 +79,20 @@ export const planSchema = z
         typed: z.boolean(),
       }),
     ),
+    types: collection(openingSpecSchema.extend({ id, name: name('The name of a type') })),
     openings: collection(
       z.object({
         id,
         wall: id,
-        kind: z.enum(['door', 'window']),
+        type: id,
         number: z.int().min(1).max(9999),
         anchor: z.enum(['start', 'end']),
         side: z.enum(['left', 'right']),
         offset: coordinate,
-        width: millimetres.positive(),
-        height: millimetres.positive(),
-        sill: millimetres,
         hinge: z.enum(['start', 'end']),
         swing: z.enum(['left', 'right']),
+        ownSill: millimetres.nullable(),
+        note: z.string().max(LONGEST_NOTE),
       }),
     ),
     solids: collection(
@@ -131,6 +148,19 @@ export const planSchema = z
         floor: id,
         room: id,
         at: z.object({ x: coordinate, y: coordinate }).nullable(),
+        ...valueRead,
+        note: z.string().max(LONGEST_NOTE),
+        history,
+      }),
+    ),
+    gaps: collection(
+      z.object({
+        id,
+        floor: id,
+        from: id,
+        to: id,
+        a: mark,
+        b: mark,
         ...valueRead,
         note: z.string().max(LONGEST_NOTE),
         history,

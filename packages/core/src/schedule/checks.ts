@@ -1,9 +1,9 @@
 import { type DerivedFloor, type DerivedRoom } from '../derived';
 import { type Ring, difference, intersection, partOf, ringsArea } from '../geometry';
-import { openingSpan, sweptBy, swingOf } from '../openings';
+import { clearWidth, labelOf, leafWidth, misfitsOf, openingSpan, sweptBy, swingsOf } from '../openings';
 import type { Id, Units } from '../plan/plan';
 import { bandAlong } from '../rooms';
-import { formatArea, formatLength } from '../units';
+import { formatArea, formatLength, likelier } from '../units';
 import { type ScheduleLine, openingSchedule } from './schedule';
 
 /** Something about doors and windows that should be seen before it is built. */
@@ -20,8 +20,8 @@ export interface OpeningCheck {
 const NIB = 100;
 /** The narrowest leaf that is made, mm (UK sizes; common practice, no source). */
 const NARROWEST_LEAF = 610;
-/** What the open leaf, its hinges and the stop take off the width, mm (common practice, no source). */
-const LEAF_TAKES = 35;
+/** A leaf that leads outside, mm (common practice, no source). */
+const ENTRANCE = 826;
 /** Clear width for a wheelchair with the door open 90°, mm: 32 in, and 815 mm where one measures in those (ADA Standards 404.2.3, from memory). */
 const WHEELCHAIR: Record<Units, number> = { imperial: 812.8, metric: 815 };
 /** A sill lower than this over a storey's drop wants a guard, mm (common practice, no source). */
@@ -38,19 +38,31 @@ const BEFORE_GLASS = 60;
 export function openingChecks(floor: DerivedFloor): OpeningCheck[] {
   const lines = openingSchedule(floor);
   const { units } = floor.plan.job;
-  const swept = new Map(
-    lines
-      .filter(({ opening }) => opening.kind === 'door')
-      .map((line) => [line, sweptBy(swingOf(floor.network, line.opening))]),
-  );
+  const swept = lines.flatMap((line): Swept[] => {
+    const rings = swingsOf(floor.network, line.opening).map(sweptBy);
+    return rings.length > 0 ? [{ line, rings }] : [];
+  });
   const all = [
+    ...lines.flatMap((line) => misfits(floor, line, lines)),
     ...collisions(swept),
-    ...[...swept].flatMap(([line, ring]) => blocked(floor, line, ring)),
-    ...lines.flatMap((line) => [...nibs(line, units), ...heights(line, units), ...widths(line, units)]),
+    ...swept.flatMap((each) => blocked(floor, each)),
+    ...lines.flatMap((line) => [
+      ...nibs(line, units),
+      ...heights(line, units),
+      ...widths(line, units),
+      ...unlikelySizes(line, units),
+    ]),
     ...(floor.plan.floors[floor.floor]!.level > 0 ? lines.flatMap((line) => lowSill(line, units)) : []),
-    ...floor.rooms.flatMap((room) => [...noDoor(room), ...daylight(room, units)]),
+    ...floor.rooms.flatMap(noDoor),
+    ...glazingByRoom(floor, lines).flatMap((each) => daylight(each, units)),
   ];
   return all.sort((a, b) => Number(a.advice) - Number(b.advice));
+}
+
+/** A door and what its leaves pass over. */
+interface Swept {
+  readonly line: ScheduleLine;
+  readonly rings: readonly Ring[];
 }
 
 const wrong = (words: string, ...openings: ScheduleLine[]): OpeningCheck => ({
@@ -60,32 +72,50 @@ const wrong = (words: string, ...openings: ScheduleLine[]): OpeningCheck => ({
   advice: false,
 });
 
-function collisions(swept: ReadonlyMap<ScheduleLine, Ring>): OpeningCheck[] {
-  const doors = [...swept];
-  return doors.flatMap(([one, ring], i) =>
-    doors
-      .slice(i + 1)
-      .filter(([, other]) => ringsArea(intersection([ring], [other])) > TOUCH)
-      .map(([two]) => wrong(`${one.label} and ${two.label} hit each other when both are opened.`, two, one)),
-  );
+/** What does not fit its wall: it is kept, where there is most of a place for it. */
+function misfits(floor: DerivedFloor, line: ScheduleLine, lines: readonly ScheduleLine[]): OpeningCheck[] {
+  return misfitsOf(floor.network, line.opening, floor.openings).flatMap((misfit) => {
+    if (misfit.kind === 'overlap') {
+      const other = lines.find(({ opening }) => opening.id === misfit.other.id);
+      // said once for the two
+      return other && line.opening.id < misfit.other.id
+        ? [wrong(`${line.label} and ${other.label} overlap.`, line, other)]
+        : [];
+    }
+    if (misfit.kind === 'wider than its wall') return [wrong(`${line.label} is wider than its wall.`, line)];
+    return [wrong(`${line.label} was placed where its wall does not reach; it stands at the nearest place.`, line)];
+  });
 }
 
+const meets = (one: readonly Ring[], two: readonly Ring[]): boolean =>
+  one.some((a) => two.some((b) => ringsArea(intersection([a], [b])) > TOUCH));
+
+const collisions = (swept: readonly Swept[]): OpeningCheck[] =>
+  swept.flatMap((one, i) =>
+    swept
+      .slice(i + 1)
+      .filter((two) => meets(one.rings, two.rings))
+      .map((two) =>
+        wrong(`${one.line.label} and ${two.line.label} hit each other when both are opened.`, two.line, one.line),
+      ),
+  );
+
 /** A leaf that meets a wall or a column, or passes before a window, in the room it opens into. */
-function blocked(floor: DerivedFloor, line: ScheduleLine, ring: Ring): OpeningCheck[] {
+function blocked(floor: DerivedFloor, { line, rings }: Swept): OpeningCheck[] {
   const [room] = line.rooms;
   if (!room) return [];
   const { wall, course } = floor.network.half(line.opening.wall, true);
   const span = openingSpan(floor.network, line.opening);
   const gap = bandAlong(partOf(course, span.from, span.to), wall.left + 1, wall.right + 1);
   const checks: OpeningCheck[] = [];
-  if (ringsArea(difference([ring], [...room.outline.rings, gap])) > TOUCH)
+  if (rings.some((ring) => ringsArea(difference([ring], [...room.outline.rings, gap])) > TOUCH))
     checks.push(wrong(`${line.label} meets a wall or a column before it stands open.`, line));
   for (const face of room.faces) {
     for (const { opening, from, to } of face.openings) {
-      if (opening.kind !== 'window') continue;
+      if (opening.kind !== 'window' || opening.form === 'roof light') continue;
       const glass = bandAlong(partOf(face.course, from, to), 0, BEFORE_GLASS);
-      if (ringsArea(intersection([ring], [glass])) > TOUCH)
-        checks.push({ ...wrong(`${line.label} opens in front of W${opening.number}.`, line), advice: true });
+      if (meets(rings, [glass]))
+        checks.push({ ...wrong(`${line.label} opens in front of ${labelOf(opening)}.`, line), advice: true });
     }
   }
   return checks;
@@ -120,17 +150,39 @@ function heights(line: ScheduleLine, units: Units): OpeningCheck[] {
 }
 
 function widths(line: ScheduleLine, units: Units): OpeningCheck[] {
-  if (line.opening.kind !== 'door') return [];
-  if (line.width < NARROWEST_LEAF)
-    return [wrong(`${line.label} is narrower than any usual leaf, ${formatLength(NARROWEST_LEAF, units)}.`, line)];
-  const clear = line.width - LEAF_TAKES;
-  if (clear >= WHEELCHAIR[units]) return [];
-  const words = `${line.label} opens about ${formatLength(clear, units)} clear; a wheelchair wants ${formatLength(WHEELCHAIR[units], units)} (ADA Standards 404.2.3).`;
+  const { opening, clear } = line;
+  if (opening.kind === 'window' || clear === null) return [];
+  const found: OpeningCheck[] = [];
+  if (opening.kind === 'door' && opening.form !== 'up-and-over door') {
+    const leaf = leafWidth(opening);
+    const entrance = line.rooms.some((room) => room === null);
+    if (opening.width < NARROWEST_LEAF)
+      found.push(wrong(`${line.label} is narrower than any usual leaf, ${formatLength(NARROWEST_LEAF, units)}.`, line));
+    else if (entrance && opening.form === 'hinged door' && leaf < ENTRANCE - 0.5)
+      found.push({
+        ...wrong(`${line.label} leads outside: its leaf is usually ${formatLength(ENTRANCE, units)} or wider.`, line),
+        advice: true,
+      });
+  }
+  if (found.length > 0 || clearWidth(opening) >= WHEELCHAIR[units]) return found;
+  const about = opening.kind === 'door' ? 'opens about' : 'is';
+  const words = `${line.label} ${about} ${formatLength(clear, units)} clear; a wheelchair wants ${formatLength(WHEELCHAIR[units], units)} (ADA Standards 404.2.3).`;
+  return [{ ...wrong(words, line), advice: true }];
+}
+
+/** A width that looks like metres typed for centimetres. */
+function unlikelySizes(line: ScheduleLine, units: Units): OpeningCheck[] {
+  const { kind, width } = line.opening;
+  const likely = kind === 'opening' ? null : likelier(width, kind);
+  if (likely === null) return [];
+  const words = `${line.label} is ${formatLength(width, units)} wide. Did you mean ${formatLength(likely, units)}?`;
   return [{ ...wrong(words, line), advice: true }];
 }
 
 function lowSill(line: ScheduleLine, units: Units): OpeningCheck[] {
-  if (line.opening.kind !== 'window' || line.sill >= LOW_SILL || line.rooms.every(Boolean)) return [];
+  const { kind, form } = line.opening;
+  const guarded = kind !== 'window' || form === 'hatch' || form === 'roof light';
+  if (guarded || line.sill >= LOW_SILL || line.rooms.every(Boolean)) return [];
   const words = `${line.label} has its sill at ${formatLength(line.sill, units)}: under ${formatLength(LOW_SILL, units)} it wants a guard.`;
   return [{ ...wrong(words, line), advice: true }];
 }
@@ -139,24 +191,38 @@ const nameOf = ({ room }: DerivedRoom): string => room.name || 'the unnamed room
 
 function noDoor(room: DerivedRoom): OpeningCheck[] {
   const open = room.faces.some(
-    (face) => face.halves[0]!.wall.kind === 'chalk' || face.openings.some(({ opening }) => opening.kind === 'door'),
+    (face) => face.halves[0]!.wall.kind === 'chalk' || face.openings.some(({ opening }) => opening.kind !== 'window'),
   );
   return open
     ? []
     : [{ openings: [], room: room.room.id, words: `No door leads into ${nameOf(room)}.`, advice: false }];
 }
 
-/** The area of a room's windows, mm². */
-export const glazingOf = (room: DerivedRoom): number =>
-  room.faces
-    .flatMap((face) => face.openings)
-    .reduce((sum, { opening }) => sum + (opening.kind === 'window' ? opening.width * opening.height : 0), 0);
+/** Rules for glass as a share of the floor; both from memory. */
+export const GLAZING_RULES = [
+  { share: LEAST_GLAZING, name: '8 % (IRC R303.1)' },
+  { share: GOOD_GLAZING, name: '1/8 (several German state building codes)' },
+] as const;
 
-function daylight(room: DerivedRoom, units: Units): OpeningCheck[] {
-  const glazing = glazingOf(room);
-  const share = glazing / room.measures.area;
+export interface RoomGlazing {
+  readonly room: DerivedRoom;
+  /** Glass that looks outside, mm². */
+  readonly glazing: number;
+  /** Of its floor. */
+  readonly share: number;
+}
+
+/** Every room with its glass: windows between rooms give no light of their own. */
+export const glazingByRoom = (floor: DerivedFloor, lines = openingSchedule(floor)): RoomGlazing[] =>
+  floor.rooms.map((room) => {
+    const own = lines.filter(({ rooms }) => rooms.includes(room) && rooms.includes(null));
+    const glazing = own.reduce((sum, line) => sum + line.glazing, 0);
+    return { room, glazing, share: room.measures.area > 0 ? glazing / room.measures.area : 0 };
+  });
+
+function daylight({ room, glazing, share }: RoomGlazing, units: Units): OpeningCheck[] {
   if (glazing === 0 || share >= GOOD_GLAZING) return [];
-  const rule = share < LEAST_GLAZING ? 'under 8 % (IRC R303.1)' : 'under 1/8 (several German state building codes)';
+  const rule = `under ${GLAZING_RULES[share < LEAST_GLAZING ? 0 : 1].name}`;
   const words = `${nameOf(room)} has ${formatArea(glazing, units)} of glazing, ${(100 * share).toFixed(1)} % of its floor: ${rule}.`;
   return [{ openings: [], room: room.room.id, words, advice: true }];
 }

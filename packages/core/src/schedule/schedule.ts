@@ -1,5 +1,5 @@
 import type { DerivedFloor, DerivedRoom, WallFace } from '../derived';
-import { handOf, labelOf } from '../openings';
+import { clearWidth, glassOf, handOf, isHinged, labelOf, structuralSize, typeName } from '../openings';
 import { type Opening, type WallSide, thicknessOf } from '../plan/plan';
 
 /** One line of the schedule of doors and windows. mm. */
@@ -7,18 +7,27 @@ export interface ScheduleLine {
   readonly opening: Opening;
   /** D1, W2 */
   readonly label: string;
+  /** What its type is called. */
+  readonly type: string;
+  /** How many there are of its type in the house. */
+  readonly alike: number;
+  /** From jamb to jamb; of an opening up to the ceiling, as high as that is. */
   readonly width: number;
   readonly height: number;
   readonly sill: number;
   readonly head: number;
+  /** The way through when it stands open; null for a window. */
+  readonly clear: number | null;
+  /** The hole in the wall that it needs. */
+  readonly structural: { readonly width: number; readonly height: number };
   /** Of the wall it stands in. */
   readonly thickness: number;
   /** The rooms on its two sides, the one it opens into (or was placed from) first; null: outside. */
   readonly rooms: readonly [DerivedRoom | null, DerivedRoom | null];
-  /** Of a door: the side of its hinges, seen from where it is pulled. */
+  /** Of a hinged door: the side of its hinges, seen from where it is pulled. */
   readonly hand: 'left' | 'right' | null;
-  /** Of a window: the area of its opening, mm². */
-  readonly glazing: number | null;
+  /** The area of its glass, mm². */
+  readonly glazing: number;
   /** How it is seen from the first of its rooms; null when no room looks at it. */
   readonly face: WallFace | null;
 }
@@ -35,23 +44,65 @@ export function openingSchedule(floor: DerivedFloor): ScheduleLine[] {
       }
     }
   }
+  const { types, job } = floor.plan;
+  const alike = new Map<string, number>();
+  for (const { type } of Object.values(floor.plan.openings)) alike.set(type, (alike.get(type) ?? 0) + 1);
   const lines = floor.openings.map((opening): ScheduleLine => {
-    const first = opening.kind === 'door' ? opening.swing : opening.side;
+    const first = isHinged(opening) ? opening.swing : opening.side;
     const both = sides.get(opening.id) ?? {};
     const [one, two] = [both[first], both[first === 'left' ? 'right' : 'left']];
+    const rooms = [one?.room ?? null, two?.room ?? null] as const;
+    const ceiling = Math.max(0, ...rooms.map((room) => room?.ceilingHeight ?? 0)) || job.usual.ceilingHeight;
+    const height = opening.toCeiling ? Math.max(0, ceiling - opening.sill) : opening.height;
     return {
       opening,
       label: labelOf(opening),
+      type: typeName(types[opening.type]!, job.units),
+      alike: alike.get(opening.type)!,
       width: opening.width,
-      height: opening.height,
+      height,
       sill: opening.sill,
-      head: opening.sill + opening.height,
+      head: opening.sill + height,
+      clear: opening.kind === 'window' ? null : clearWidth(opening),
+      structural: structuralSize({ ...opening, height }),
       thickness: thicknessOf(floor.plan.walls[opening.wall]!),
-      rooms: [one?.room ?? null, two?.room ?? null],
-      hand: opening.kind === 'door' ? handOf(opening) : null,
-      glazing: opening.kind === 'window' ? opening.width * opening.height : null,
+      rooms,
+      hand: isHinged(opening) ? handOf(opening) : null,
+      glazing: glassOf(opening),
       face: (one ?? two)?.face ?? null,
     };
   });
-  return lines.sort((a, b) => a.opening.kind.localeCompare(b.opening.kind) || a.opening.number - b.opening.number);
+  const order = ['door', 'window', 'opening'];
+  return lines.sort(
+    (a, b) => order.indexOf(a.opening.kind) - order.indexOf(b.opening.kind) || a.opening.number - b.opening.number,
+  );
 }
+
+/** What a schedule can be put in order by. */
+export type ScheduleOrder = 'number' | 'type' | 'room' | 'width' | 'glazing';
+
+/** The lines in another order; those alike in it stay by their numbers. */
+export function orderedSchedule(lines: readonly ScheduleLine[], by: ScheduleOrder): ScheduleLine[] {
+  const key = ({ type, rooms, width, glazing }: ScheduleLine): string | number =>
+    by === 'type' ? type : by === 'room' ? (rooms[0]?.room.name ?? '') : by === 'width' ? -width : -glazing;
+  if (by === 'number') return [...lines];
+  return [...lines].sort((a, b) => {
+    const [one, two] = [key(a), key(b)];
+    return typeof one === 'number' ? one - (two as number) : one.localeCompare(two as string);
+  });
+}
+
+export interface ScheduleTotals {
+  readonly doors: number;
+  readonly windows: number;
+  readonly openings: number;
+  /** mm² */
+  readonly glazing: number;
+}
+
+export const scheduleTotals = (lines: readonly ScheduleLine[]): ScheduleTotals => ({
+  doors: lines.filter(({ opening }) => opening.kind === 'door').length,
+  windows: lines.filter(({ opening }) => opening.kind === 'window').length,
+  openings: lines.filter(({ opening }) => opening.kind === 'opening').length,
+  glazing: lines.reduce((sum, { glazing }) => sum + glazing, 0),
+});

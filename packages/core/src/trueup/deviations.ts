@@ -37,7 +37,12 @@ export function deviationOf({
   value,
   instrument,
   held,
-}: Pick<Reading, 'kind' | 'value' | 'instrument' | 'held'>): number {
+  deviation,
+}: Pick<Reading, 'kind' | 'value' | 'instrument' | 'held'> & {
+  /** Of a sum of readings: it is known. */
+  readonly deviation?: number;
+}): number {
+  if (deviation !== undefined) return deviation;
   const usual = () => {
     if (kind === 'angle') return instrument === 'guess' ? 5 * RADIAN : DEVIATION.angle;
     switch (instrument) {

@@ -51,7 +51,9 @@ export class Survey {
   provenance(from: Id, to: Id, kind: 'length' | 'chord' = 'length'): Provenance {
     if (this.readings.length === 0) return 'rough';
     const own = this.readingAlong(kind, from, to);
-    if (own) return own.instrument === 'guess' ? 'rough' : own.instrument === 'scaled' ? 'scaled' : 'taped';
+    // of gaps read along the wall its length is the sum
+    if (own && !('deviation' in own))
+      return own.instrument === 'guess' ? 'rough' : own.instrument === 'scaled' ? 'scaled' : 'taped';
     const part = this.partAt(from);
     const quantity = part && this.quantityIn(part, { kind, face: 'inside', from, to, via: [] });
     if (!part || !quantity) return 'rough';

@@ -1,6 +1,7 @@
 import type { Place, Reading, Units } from '../plan/plan';
 import { type Fineness, formatLength } from '../units';
 import type { Misclosure, Suspect } from './misclosure';
+import type { Slip } from './slips';
 
 /** What a reading measures: mm as a length, an angle in degrees. */
 export const valueInWords = (
@@ -47,10 +48,13 @@ const SLIPS = {
   misread: 'misread',
 } as const;
 
+/** What went wrong: “digits swapped”. */
+export const slipInWords = ({ kind }: Slip): string => SLIPS[kind];
+
 function accused({ reading, fits, slip }: Suspect, units: Units): string {
   const was = `${PLACES[reading.kind]}, ${valueInWords(reading, reading.value, units)}`;
   const would = valueInWords(reading, fits, units);
   return slip
-    ? `${was}: ${SLIPS[slip.kind]}? ${valueInWords(reading, slip.value, units)} would fit.`
+    ? `${was}: ${slipInWords(slip)}? ${valueInWords(reading, slip.value, units)} would fit.`
     : `${was}: ${would} would fit.`;
 }

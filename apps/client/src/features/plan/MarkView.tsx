@@ -71,6 +71,10 @@ function styleOf(role: Mark['role'], c: HouseColours) {
       return { fill: c.clay, fillOpacity: 0.25, stroke: c.clay, strokeWidth: 2.5 };
     case 'opening.gap':
       return { fill: c.floor, stroke: c.floor, strokeWidth: 1 };
+    case 'opening.over':
+      return line(c.inkSoft, 1, { strokeDasharray: '6 3' });
+    case 'opening.pocket':
+    case 'opening.frame':
     case 'window.frame':
       return { fill: c.floor, stroke: c.ink, strokeWidth: 1 };
     case 'window.glass':

@@ -1,0 +1,23 @@
+/** What the parts of a plan are described with. */
+
+export type Id = string;
+export type Collection<T> = Readonly<Record<Id, T>>;
+
+/** Of someone walking from the start of a wall to its end. */
+export type WallSide = 'left' | 'right';
+
+export const INSTRUMENTS = ['tape', 'laser', 'scaled', 'guess'] as const;
+/** What a reading was taken with: a tape, a laser meter, a drawing of known scale, or the eye. */
+export type Instrument = (typeof INSTRUMENTS)[number];
+export type ReadingUnit = 'm' | 'cm' | 'mm' | 'ft' | 'in' | 'deg';
+
+/** What was read, and how. */
+export interface Value {
+  /** mm; an angle in degrees */
+  readonly value: number;
+  readonly text: string;
+  readonly unit: ReadingUnit;
+  readonly instrument: Instrument;
+  /** When it was read, ISO 8601. */
+  readonly time: string;
+}
