@@ -4,6 +4,7 @@ export * from './edits';
 export * from './excerpt';
 export * from './geometry';
 export * from './openings';
+export * from './placing';
 export * from './plan';
 export * from './rooms';
 export * from './sketching';

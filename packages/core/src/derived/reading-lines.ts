@@ -1,7 +1,8 @@
-import type { HeightReading, Reading, Value } from '../plan/plan';
+import { gapRun, gapsByRun, judgedGaps, markInWords } from '../openings';
+import type { GapReading, HeightReading, Reading, Value } from '../plan/plan';
 import { placeInWords } from '../trueup';
 import type { DerivedFloor } from './derive-floor';
-import { roomOfReading } from './readings';
+import { roomOfReading, wallKnown } from './readings';
 
 /** One line of the table of readings. */
 export interface ReadingLine extends Value {
@@ -18,7 +19,7 @@ export interface ReadingLine extends Value {
   readonly held: boolean;
   readonly note: string;
   readonly history: readonly Value[];
-  readonly of: { readonly reading: Reading } | { readonly height: HeightReading };
+  readonly of: { readonly reading: Reading } | { readonly height: HeightReading } | { readonly gap: GapReading };
 }
 
 /** Everything read on a floor, with how far the plan differs from it and how well it is controlled. */
@@ -44,5 +45,29 @@ export function readingLines(floor: DerivedFloor): ReadingLine[] {
       held: false,
       of: { height },
     })),
+    ...gapLines(floor),
   ];
+}
+
+/** What was read along walls: it is adjusted along each of them. */
+function gapLines(floor: DerivedFloor): ReadingLine[] {
+  return gapsByRun(floor.gaps).flatMap((gaps) => {
+    const { from, to } = gaps[0]!;
+    const run = gapRun(floor.network, from, to, floor.openings);
+    if (!run) return [];
+    const judged = judgedGaps(run, gaps, wallKnown(floor, { from, to }));
+    return gaps.map((gap): ReadingLine => {
+      const { off, control } = judged.find(({ reading }) => reading === gap) ?? { off: 0, control: 0 };
+      return {
+        ...gap,
+        room: roomOfReading(floor, gap)?.room.name ?? '',
+        what: `along wall, ${markInWords(gap.a, run.stands)} to ${markInWords(gap.b, run.stands)}`,
+        angle: false,
+        off,
+        control,
+        held: false,
+        of: { gap },
+      };
+    });
+  });
 }

@@ -1,3 +1,5 @@
 export * from './draw-floor';
+export * from './elevation';
+export * from './form-sign';
 export { lineAlong } from './opening-signs';
 export * from './marks';

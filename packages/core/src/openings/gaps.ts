@@ -215,40 +215,65 @@ export interface GapMisclosure {
 /** Suspects whose standardised residuals differ by less than this share cannot be told apart. */
 const TIED = 0.02;
 
+/** What is known of the whole length of a wall without the readings along it, as it was typed. */
+export interface WallKnown {
+  readonly value: number;
+  readonly deviation: number;
+  readonly text: string;
+}
+
+/** A reading along a wall, or of the wall itself, against the others. */
+export interface GapJudged {
+  readonly reading: GapReading | 'wall';
+  /** Fitted less read, mm. */
+  readonly off: number;
+  /** How well it is controlled by the others, 0 to 1. */
+  readonly control: number;
+  /** The standardised residual v/(σ√r); 0 where nothing controls it. */
+  readonly w: number;
+  readonly value: number;
+  readonly deviation: number;
+}
+
+/** A reading hardly controlled by others cannot be judged. */
+const LEAST_CONTROL = 0.02;
+
+/** How the readings along a wall agree with each other, with the openings in it and with what is known of the whole. */
+export function judgedGaps(run: GapRun, gaps: readonly GapReading[], wall: WallKnown | null): GapJudged[] {
+  const net = netOf(run, gaps, wall);
+  const { x, covariance } = solve(net);
+  const at = (i: number) => (i < 0 ? 0 : x[i]!);
+  const cov = (i: number, j: number) => (i < 0 || j < 0 ? 0 : covariance.get(i, j));
+  return net.observations.flatMap(({ a, b, value, deviation, reading }) => {
+    if (!reading) return [];
+    const variance = cov(a, a) + cov(b, b) - 2 * cov(a, b);
+    const control = Math.max(0, 1 - variance / deviation ** 2);
+    const off = at(b) - at(a) - value;
+    const w = control < LEAST_CONTROL ? 0 : off / (deviation * Math.sqrt(control));
+    return [{ reading, off, control, w, value, deviation }];
+  });
+}
+
+/** What deviations alone bring about is not worth a word, in standardised residuals. */
+const HEARD = 1.5;
+
 /**
  * Do the readings along a wall add up, to the wall and to the openings in it? If not, which is most likely wrong: by the largest standardised residual
  * (data snooping; Baarda 1968, from memory), of those that cannot be told apart one that a usual slip explains. `wall` is what
  * is known of the whole length without them.
  */
-export function gapMisclosure(
-  run: GapRun,
-  gaps: readonly GapReading[],
-  wall: { value: number; deviation: number; text: string } | null,
-): GapMisclosure | null {
+export function gapMisclosure(run: GapRun, gaps: readonly GapReading[], wall: WallKnown | null): GapMisclosure | null {
   if (gaps.length === 0) return null;
-  const net = netOf(run, gaps, wall);
-  const { x, covariance } = solve(net);
-  const at = (i: number) => (i < 0 ? 0 : x[i]!);
-  const cov = (i: number, j: number) => (i < 0 || j < 0 ? 0 : covariance.get(i, j));
-  const judged = net.observations.flatMap((each) => {
-    const { a, b, value, deviation, reading } = each;
-    if (!reading) return [];
-    const variance = cov(a, a) + cov(b, b) - 2 * cov(a, b);
-    const control = 1 - variance / deviation ** 2;
-    if (control < 0.02) return [];
-    const off = (value - (at(b) - at(a))) / control;
-    return Math.abs(off) < MISCLOSURE.silent
-      ? []
-      : [{ ...each, reading, off, w: (off * Math.sqrt(control)) / deviation, control }];
-  });
+  const judged = judgedGaps(run, gaps, wall).filter(
+    ({ off, control }) => control >= LEAST_CONTROL && Math.abs(off) / control >= MISCLOSURE.silent,
+  );
   const worst = judged.reduce((most, { w }) => Math.max(most, Math.abs(w)), 0);
-  // what the deviations alone bring about is not worth a word
-  if (worst < 1.5) return null;
+  if (worst < HEARD) return null;
   const suspects = judged
     .filter(({ w }) => Math.abs(w) >= (1 - TIED) * worst)
     .map(({ reading, value, off, deviation, control }): GapSuspect & { time: string } => {
       const text = reading === 'wall' ? (wall?.text ?? '') : reading.text;
-      const fits = value - off;
+      const fits = value + off / control;
       return {
         reading,
         fits,
@@ -261,6 +286,22 @@ export function gapMisclosure(
   if (!first) return null;
   const read = first.reading === 'wall' ? wall!.value : first.reading.value;
   return { by: Math.abs(read - first.fits), suspects: [first, ...rest] };
+}
+
+/** The way along a wall: running from its left or its right corner, as a tape is hooked on it, or gap by gap. */
+export type GapWay = 'left' | 'right' | 'gaps';
+
+/** What is read one after the other along a wall with these openings, in the order a tape meets them. */
+export function gapSequence(openings: readonly Id[], way: GapWay): { readonly a: WallMark; readonly b: WallMark }[] {
+  const jambs = openings.flatMap((opening): WallMark[] => [
+    { opening, jamb: 'near' },
+    { opening, jamb: 'far' },
+  ]);
+  const whole = { a: 'from', b: 'to' } as const;
+  if (way === 'left') return [...jambs.map((b) => ({ a: 'from' as const, b })), whole];
+  if (way === 'right') return [...[...jambs].reverse().map((a) => ({ a, b: 'to' as const })), whole];
+  const marks: WallMark[] = ['from', ...jambs, 'to'];
+  return marks.slice(1).map((b, i) => ({ a: marks[i]!, b }));
 }
 
 /** What a mark is called: “the left corner”, “the far jamb of D1”. */

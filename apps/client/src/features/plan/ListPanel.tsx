@@ -9,12 +9,13 @@ import { planActions } from './plan-slice';
 interface Props {
   title: string;
   testID: string;
-  download: { says: string; now(): void };
+  /** The files it can be taken away as. */
+  downloads: readonly { icon: string; says: string; now(): void }[];
   children: ReactNode;
 }
 
 /** A list over the sheet: readings, doors and windows. */
-export function ListPanel({ title, testID, download, children }: Props) {
+export function ListPanel({ title, testID, downloads, children }: Props) {
   const dispatch = useAppDispatch();
   const colours = useColours();
   return (
@@ -25,7 +26,9 @@ export function ListPanel({ title, testID, download, children }: Props) {
     >
       <View style={styles.head}>
         <Text style={[styles.title, { color: colours.ink }]}>{title}</Text>
-        <BarIcon icon="download" says={download.says} onPress={download.now} />
+        {downloads.map(({ icon, says, now }) => (
+          <BarIcon key={says} icon={icon} says={says} onPress={now} />
+        ))}
         <BarIcon
           icon="close"
           says={`Close ${title.toLowerCase()}`}

@@ -71,6 +71,13 @@ function styleOf(role: Mark['role'], c: HouseColours) {
       return { fill: c.clay, fillOpacity: 0.25, stroke: c.clay, strokeWidth: 2.5 };
     case 'opening.gap':
       return { fill: c.floor, stroke: c.floor, strokeWidth: 1 };
+    case 'elevation.wall':
+      return { fill: c.floor, stroke: c.wall, strokeWidth: 2 };
+    case 'elevation.opening':
+      return { fill: c.linenDeep, stroke: c.ink, strokeWidth: 1.5 };
+    case 'elevation.glass':
+      return { fill: c.tints.water, stroke: c.ink, strokeWidth: 1 };
+    case 'elevation.hidden':
     case 'opening.over':
       return line(c.inkSoft, 1, { strokeDasharray: '6 3' });
     case 'opening.pocket':

@@ -11,6 +11,10 @@ import { ToolOptions, Toolbar } from './foot/Toolbar';
 import { Header } from './Header';
 import { Ledger } from './Ledger';
 import { NamePrompt } from './NamePrompt';
+import { KindTray } from './openings/KindTray';
+import { OpeningWords } from './openings/OpeningWords';
+import { SwingControl } from './openings/SwingControl';
+import { TypePanel } from './openings/TypePanel';
 import { OpenEnds } from './OpenEnds';
 import { PlanCanvas } from './PlanCanvas';
 import { takeOffer } from './edit';
@@ -18,7 +22,7 @@ import { Contradiction } from './readings/Contradiction';
 import { ReadingsList } from './readings/ReadingsList';
 import { RoomCard } from './RoomCard';
 import { ScheduleList } from './schedule/ScheduleList';
-import { TapeStrip } from './TapeStrip';
+import { TapeStrip } from './strip/TapeStrip';
 import { type PlanState, planActions } from './plan-slice';
 import { closeJob, openJob } from './session';
 import { KEYS, useShortcuts } from './shortcuts';
@@ -50,6 +54,8 @@ function PhoneLayout() {
   const naming = useAppSelector((state) => state.plan.naming);
   const drawn = useAppSelector((state) => state.plan.proposal !== null);
   const dragging = useAppSelector((state) => state.view.finger !== null);
+  // the wall seen from inside takes the place of words about the room
+  const elevation = useAppSelector((state) => state.plan.choices.elevation);
   return (
     <View style={[styles.fill, { backgroundColor: colours.chalk }]}>
       <Header wide={false} />
@@ -74,11 +80,12 @@ function PhoneLayout() {
       ) : (
         <View>
           <CloseBar />
-          <Contradiction brief />
+          {!elevation && <Contradiction brief />}
+          <OpeningWords />
           <CalmStrip />
           <Calm>
             <FieldBar />
-            <NumberPad />
+            <FootPanel />
           </Calm>
         </View>
       )}
@@ -140,6 +147,7 @@ function WideLayout() {
   const colours = useColours();
   const naming = useAppSelector((state) => state.plan.naming);
   const field = useAppSelector((state) => state.plan.pad.field);
+  const panel = useAppSelector((state) => state.plan.panel);
   const closing = useAppSelector((state) => state.plan.proposal?.kind === 'walk' && state.plan.proposal.closing);
   return (
     <View style={[styles.fill, { backgroundColor: colours.chalk }]}>
@@ -167,17 +175,34 @@ function WideLayout() {
           <Calm>
             <ScrollView>
               <Contradiction />
+              <OpeningWords />
               <WalkClosing />
               {naming ? <Naming room={naming} /> : <RoomCard walls />}
             </ScrollView>
             {!closing && <FieldBar />}
-            {field && <NumberPad />}
+            {(field || panel) && <FootPanel />}
           </Calm>
         </View>
       </View>
       <CalmStrip />
     </View>
   );
+}
+
+/** The number pad, or what was called up in its place; a figure of the type is typed on the pad. */
+function FootPanel() {
+  const panel = useAppSelector((state) => state.plan.panel);
+  const typing = useAppSelector((state) => state.plan.pad.field !== null);
+  switch (panel) {
+    case 'tray':
+      return <KindTray />;
+    case 'swing':
+      return <SwingControl />;
+    case 'type':
+      return typing ? <NumberPad /> : <TypePanel />;
+    case null:
+      return <NumberPad />;
+  }
 }
 
 /** An opening is dragged along the strip, which then follows the finger. */

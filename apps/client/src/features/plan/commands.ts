@@ -1,17 +1,10 @@
-import { type OpeningKind, USUAL_OPENING, type WallFace, faceByKey, isRead, middle } from '@velvet-tape/core';
+import { type WallFace, faceByKey, isRead, middle } from '@velvet-tape/core';
 import type { Command } from '../../store/store';
 import { edit } from './edit';
 import { type Selection, type ToolName, planActions } from './plan-slice';
 import { transform } from './rooms-commands';
-import {
-  houseBox,
-  selectFace,
-  selectFloor,
-  selectOpening,
-  selectRoom,
-  selectTyped,
-  selectTypedIntent,
-} from './selectors';
+import { houseBox, selectFace, selectFloor, selectRoom, selectTyped, selectTypedIntent } from './selectors';
+import { nextAlong } from './openings/reading-along';
 import { likelierThanTyped, sayMisclosure } from './readings/say';
 import { backOneCorner, dropProposal, finishProposal, takeTyped } from './sketching/commands';
 import { chooseLine, startWalk } from './sketching/walk-commands';
@@ -53,8 +46,9 @@ export const enter: Command = (dispatch, getState) => {
     const { from, to, across, along = 'inside' } = intent;
     dispatch(sayMisclosure({ kind: across ? 'chord' : 'length', face: along, from, to, via: [] }));
   }
-  if (field === 'length') dispatch(toNextWall);
-  else dispatch(planActions.fieldChosen(field));
+  if (intent.kind === 'readGap') dispatch(nextAlong);
+  else if (field === 'length') dispatch(toNextWall);
+  else dispatch(planActions.fieldChosen(getState().plan.panel === 'type' ? null : field));
 };
 
 /** The next wall of the room that is not read yet, the way round that was chosen; when all are, the room itself. */
@@ -99,40 +93,6 @@ export const goToWall =
   (dispatch) => {
     dispatch(planActions.selected({ kind: 'wall', face: face.key }));
     dispatch(viewActions.shown(middle(face.a, face.b)));
-  };
-
-/** A door or window in the middle of the widest gap of the selected wall, made smaller when it must be. */
-export const addOpening =
-  (kind: OpeningKind): Command =>
-  (dispatch, getState) => {
-    const face = selectFace(getState());
-    const { plan, floor } = getState().plan;
-    if (!face || !plan) return;
-    const gap = widestGap(face);
-    const usual = USUAL_OPENING[plan.job.units][kind];
-    const width = Math.min(usual.width, Math.max(300, Math.floor(gap.to - gap.from)));
-    const offset = gap.from + Math.round(Math.max(0, gap.to - gap.from - width) / 2);
-    const result = dispatch(
-      edit({ kind: 'addOpening', floor, opening: kind, face: face.key, end: 'left', offset, width }),
-    );
-    if (result.ok && result.made) dispatch(planActions.selected({ kind: 'opening', id: result.made, face: face.key }));
-  };
-
-function widestGap(face: WallFace): { from: number; to: number } {
-  let best = { from: 0, to: 0 };
-  let at = 0;
-  for (const on of [...face.openings, { from: face.length, to: face.length }]) {
-    if (on.from - at > best.to - best.from) best = { from: at, to: on.from };
-    at = Math.max(at, on.to);
-  }
-  return best;
-}
-
-export const flip =
-  (what: 'hinge' | 'swing'): Command =>
-  (dispatch, getState) => {
-    const on = selectOpening(getState());
-    if (on) dispatch(edit({ kind: 'flipOpening', opening: on.opening.id, what }));
   };
 
 /** Takes away what is selected: an opening, a solid, a corner, or a wall. */
@@ -189,6 +149,8 @@ export const backOut: Command = (dispatch, getState) => {
   else if (proposal?.kind === 'path' && tool === 'corners') dispatch(backOneCorner);
   else if (proposal?.kind === 'walk' && (proposal.closing || proposal.line !== null)) dispatch(chooseLine(null));
   else if (proposal) dispatch(dropProposal);
+  else if (getState().plan.panel) dispatch(planActions.panelShown(null));
+  else if (getState().plan.readingAlong) dispatch(planActions.readAlong(null));
   else if (naming) dispatch(planActions.naming(null));
   else if (selection.kind === 'opening') dispatch(planActions.selected({ kind: 'wall', face: selection.face }));
   else if (selection.kind !== 'nothing') dispatch(planActions.selected({ kind: 'nothing' }));

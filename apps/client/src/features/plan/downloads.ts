@@ -1,7 +1,7 @@
 import { type DerivedFloor, type Plan, deriveFloor } from '@velvet-tape/core';
 import { floorToSvg, openingsToCsv, readingsToCsv, roomsToCsv } from '@velvet-tape/formats';
 
-function download(name: string, type: string, content: string): void {
+function download(name: string, type: string, content: BlobPart): void {
   const url = URL.createObjectURL(new Blob([content], { type }));
   const link = document.createElement('a');
   link.href = url;
@@ -40,3 +40,12 @@ export const downloadReadings = (floor: DerivedFloor): void =>
 /** The doors and windows of a floor as CSV. */
 export const downloadOpenings = (floor: DerivedFloor): void =>
   download(`${fileName(floor.plan.job.name)}-doors-and-windows.csv`, 'text/csv', `\uFEFF${openingsToCsv(floor)}`);
+
+/** The same, and the glazing of rooms, as a workbook. */
+export async function downloadWorkbook(floor: DerivedFloor): Promise<void> {
+  const { scheduleToXlsx } = await import('@velvet-tape/formats/xlsx');
+  const { name } = floor.plan.job;
+  download(`${fileName(name)}-doors-and-windows.xlsx`, XLSX, await scheduleToXlsx(floor, name));
+}
+
+const XLSX = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';

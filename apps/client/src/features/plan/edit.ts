@@ -14,7 +14,11 @@ export const edit =
       dispatch(planActions.previewed(null));
       const { reason, inTheWay } = result;
       const offer = inTheWay !== null &&
-        inTheWay in plan.readings && { kind: 'loosen' as const, reading: inTheWay, then: intent };
+        (inTheWay in plan.readings || inTheWay in plan.gaps) && {
+          kind: 'loosen' as const,
+          reading: inTheWay,
+          then: intent,
+        };
       dispatch(planActions.said({ text: reason, tone: 'refused', ...(offer && { offer }) }));
       return result;
     }

@@ -1,5 +1,6 @@
 import {
   type BumpShape,
+  type GapWay,
   type Instrument,
   type Intent,
   type Near,
@@ -48,6 +49,8 @@ export interface ToolChoices {
   /** What lengths are read with, unless a meter sends them, and on which face of the wall. */
   readonly instrument: Instrument;
   readonly along: Reading['face'];
+  /** The chosen wall is shown from inside the room too. */
+  readonly elevation: boolean;
 }
 
 /** What the number pad is typing into. */
@@ -68,7 +71,21 @@ export type Field =
   | 'reading'
   | 'sagitta'
   | 'radius'
-  | 'arc';
+  | 'arc'
+  | 'gap'
+  | 'head'
+  | 'frame'
+  | 'glazing'
+  | 'angle';
+
+/** What is shown at the foot in the place of the number pad. */
+export type Panel = 'tray' | 'type' | 'swing';
+
+/** The wall is being read along: which way, and how far that has come. */
+export interface ReadingAlong {
+  readonly way: GapWay;
+  readonly at: number;
+}
 
 /** To loosen the reading that stands in the way, and then do what was to be done; to take a dropped walk up again. */
 export type Offer =
@@ -117,6 +134,8 @@ export interface PlanState {
   };
   /** What was typed and taken last. */
   lastRead: string | null;
+  panel: Panel | null;
+  readingAlong: ReadingAlong | null;
   /** The list that is open. */
   listing: 'readings' | 'openings' | null;
   /** The room that was just drawn and waits for a name. */
@@ -150,6 +169,7 @@ const usualChoices: ToolChoices = {
   round: 'clockwise',
   instrument: 'tape',
   along: 'inside',
+  elevation: false,
 };
 
 const initial: PlanState = {
@@ -168,6 +188,8 @@ const initial: PlanState = {
   preview: null,
   pad: emptyPad,
   lastRead: null,
+  panel: null,
+  readingAlong: null,
   listing: null,
   naming: null,
   notice: null,
@@ -186,6 +208,8 @@ const FIRST_FIELD: Record<Selection['kind'], Field | null> = {
 
 function select(state: PlanState, selection: Selection): void {
   state.selection = selection;
+  state.panel = null;
+  state.readingAlong = null;
   state.pad = { ...emptyPad, field: FIRST_FIELD[selection.kind] };
 }
 
@@ -257,6 +281,23 @@ const slice = createSlice({
     fieldChosen: (state, { payload }: PayloadAction<Field | null>) => {
       state.pad.field = payload;
       state.pad.text = '';
+      if (payload !== 'gap') state.readingAlong = null;
+      if (state.panel === 'tray' || state.panel === 'swing') state.panel = null;
+    },
+    panelShown: (state, { payload }: PayloadAction<Panel | null>) => {
+      state.panel = payload;
+      state.readingAlong = null;
+      // the type is looked at until one of its figures is to be typed
+      state.pad.field = payload === 'type' ? null : FIRST_FIELD[state.selection.kind];
+      state.pad.text = '';
+    },
+    /** The next distance along the wall waits to be typed, or the wall is no longer read along. */
+    readAlong: (state, { payload }: PayloadAction<ReadingAlong | null>) => {
+      state.readingAlong = payload;
+      state.panel = null;
+      state.pad.field = payload ? 'gap' : FIRST_FIELD[state.selection.kind];
+      state.pad.text = '';
+      state.pad.asked = false;
     },
     typed: (state, { payload }: PayloadAction<string>) => {
       state.pad.text = payload.slice(0, 40);

@@ -6,6 +6,7 @@ import {
   type Intent,
   type LengthUnit,
   type TypedLength,
+  type Opening,
   type ParsedLength,
   type Plan,
   type Value,
@@ -15,6 +16,7 @@ import {
   deriveFloor,
   faceBehind,
   faceByKey,
+  gapSequence,
   parseLength,
   partedFloor,
   ringsBox,
@@ -41,12 +43,13 @@ export function houseBox(state: RootState): Box | null {
 
 /** The unit of a bare number: lengths in metres or feet, thicknesses in millimetres or inches. */
 export function entryUnit(field: Field, units: Plan['job']['units']): LengthUnit {
-  if (units === 'imperial') return field === 'thickness' ? 'in' : 'ft';
-  return field === 'thickness' ? 'mm' : 'm';
+  const small = field === 'thickness' || field === 'frame';
+  if (units === 'imperial') return small ? 'in' : 'ft';
+  return small ? 'mm' : 'm';
 }
 
 /** Sizes that may be nothing. */
-const MAY_BE_ZERO: readonly Field[] = ['sill', 'left', 'right', 'splay', 'sagitta', 'bow'];
+const MAY_BE_ZERO: readonly Field[] = ['sill', 'left', 'right', 'splay', 'sagitta', 'bow', 'frame'];
 
 const selectKept = (state: RootState) => state.plan.proposal;
 
@@ -56,6 +59,8 @@ export const selectTyped = createSelector(
   (pad, plan, proposal): ParsedLength | null => {
     if (!plan || !pad.field || pad.text.trim() === '') return null;
     if (pad.field === 'turn') return parseTurn(pad.text);
+    if (pad.field === 'glazing') return parsePlain(pad.text, 100, 'Glass is 0 to 100 % of an opening.');
+    if (pad.field === 'angle') return parsePlain(pad.text, 180, 'A leaf opens by 0 to 180 degrees.');
     if (proposal?.kind === 'reading' && proposal.place?.kind === 'angle') return parseAngle(pad.text);
     if (/^0*[.,]?0*$/.test(pad.text.trim()) && MAY_BE_ZERO.includes(pad.field)) return { ok: true, mm: 0, unit: 'm' };
     return parseLength(pad.text, entryUnit(pad.field, plan.job.units));
@@ -67,6 +72,12 @@ function parseAngle(text: string): ParsedLength {
   const degrees = Number(text.trim().replace(',', '.').replace('°', ''));
   if (!(degrees > 0 && degrees < 360)) return { ok: false, reason: 'An angle is a number of degrees, like 87.5.' };
   return { ok: true, mm: degrees, unit: 'm' };
+}
+
+/** A plain number from 0 to `most`: per cent, degrees. */
+function parsePlain(text: string, most: number, reason: string): ParsedLength {
+  const value = Number(text.trim().replace(',', '.').replace(/[%°]$/, ''));
+  return value >= 0 && value <= most ? { ok: true, mm: value, unit: 'm' } : { ok: false, reason };
 }
 
 /** Degrees to the right, or to the left when it says so. */
@@ -139,6 +150,20 @@ export const selectFace = createSelector(
   },
 );
 
+/** The distance that is being read along the chosen wall: from which mark to which, and the others. */
+export const selectGapSpot = createSelector(
+  [selectFace, (state: RootState) => state.plan.readingAlong],
+  (face, along) => {
+    if (!face || !along) return null;
+    const sequence = gapSequence(
+      face.openings.map(({ opening }) => opening.id),
+      along.way,
+    );
+    const spot = sequence[along.at];
+    return spot ? { ...spot, at: along.at, of: sequence.length } : null;
+  },
+);
+
 export const selectOpening = createSelector([selectFace, selectSelection], (face, selection) =>
   selection.kind === 'opening' ? (face?.openings.find((on) => on.opening.id === selection.id) ?? null) : null,
 );
@@ -189,8 +214,9 @@ export const selectTypedIntent = createSelector(
     selectFloorId,
     selectSelection,
     selectChoices,
+    selectGapSpot,
   ],
-  (typed, pad, face, on, room, standing, lean, floor, selection, { along }): Intent | null => {
+  (typed, pad, face, on, room, standing, lean, floor, selection, { along }, spot): Intent | null => {
     if (!typed?.ok) return null;
     const { mm } = typed;
     const time = new Date().toISOString();
@@ -242,15 +268,32 @@ export const selectTypedIntent = createSelector(
             place: { face: face.key, end: pad.field, offset: mm },
           }
         );
+      case 'gap':
+        return face && spot && { kind: 'readGap', floor, from: face.from, to: face.to, a: spot.a, b: spot.b, read };
       case 'width':
       case 'height':
       case 'sill':
-        return on && { kind: 'changeOpening', floor, opening: on.opening.id, [pad.field]: mm };
+        return on && { ...changeOf(on.opening, floor, pad.scope), [pad.field]: mm };
+      case 'head':
+        return on && { ...changeOf(on.opening, floor, pad.scope), height: mm - on.opening.sill };
+      case 'frame':
+      case 'glazing':
+      case 'angle':
+        return (
+          on && {
+            kind: 'changeType',
+            type: on.opening.type,
+            change: { [pad.field]: pad.field === 'glazing' ? mm / 100 : mm },
+          }
+        );
       default:
         return null;
     }
   },
 );
+
+const changeOf = ({ id }: Opening, floor: string, scope: 'wall' | 'all') =>
+  ({ kind: 'changeOpening', floor, opening: id, all: scope === 'all' }) as const;
 
 function solidIntent(solid: string, field: Field, mm: number, face: string | null): Intent | null {
   if (field === 'width' || field === 'depth') return { kind: 'changeSolid', solid, [field]: mm };

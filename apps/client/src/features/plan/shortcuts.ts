@@ -1,7 +1,8 @@
 import { useEffect } from 'react';
 import { useStore } from 'react-redux';
 import { type RootState, useAppDispatch } from '../../store/store';
-import { addOpening, backOut, enter, fitAll, flip, remove, stepWall, takeTool } from './commands';
+import { backOut, enter, fitAll, remove, stepWall, takeTool } from './commands';
+import { addOpening, flip } from './openings/commands';
 import { type ToolName, planActions } from './plan-slice';
 import { nudge, nudgeStep } from './rooms-commands';
 import { aim, backOneCorner, startHere } from './sketching/commands';

@@ -1,11 +1,12 @@
-import type { Point } from '@velvet-tape/core';
-import { useEffect } from 'react';
+import { type Box, type Point, alongOf, boxAround, faceAt } from '@velvet-tape/core';
+import { useCallback, useEffect } from 'react';
 import type { View } from 'react-native';
 import { useStore } from 'react-redux';
 import { type RootState, useAppDispatch } from '../../store/store';
 import { listenToPointers, pointOn } from '../../ui/pointer-listeners';
+import { useDropTarget } from './openings/drop-targets';
 import type { ToolName } from './plan-slice';
-import { houseBox, selectFloor } from './selectors';
+import { houseBox, selectFace, selectFloor } from './selectors';
 import { sheetBench } from './sheet-bench';
 import { viewOfWalk } from './sketching/walk-commands';
 import { boxTool } from './tools/box-tool';
@@ -46,10 +47,31 @@ const TOOLS: Record<ToolName, (bench: Bench) => Tool> = {
 const isDrawn = ({ plan: { proposal } }: RootState): boolean =>
   proposal !== null && proposal.kind !== 'reading' && proposal.kind !== 'walk';
 
+/** On a sheet lower than this, px, only the chosen wall can be looked at. */
+const LOW = 200;
+
+/** The chosen wall, where there is little of the sheet left. */
+function lowBox(state: RootState, height: number): Box | null {
+  const face = height < LOW ? selectFace(state) : null;
+  return face && boxAround([face.a, face.b]);
+}
+
 /** Wires pointers, wheel and size of the sheet to the tools and the view. */
 export function useSheetInput(host: React.RefObject<View | null>): void {
   const dispatch = useAppDispatch();
   const store = useStore<RootState>();
+  // what comes out of the tray goes into the wall under it
+  const spotAt = useCallback(
+    (px: Point) => {
+      const floor = selectFloor(store.getState());
+      const { view } = store.getState().view;
+      const at = toHouse(view, px);
+      const face = floor && faceAt(floor, at, REACH.touch / view.scale);
+      return face && face.halves[0]!.wall.kind !== 'chalk' ? { face, along: alongOf(face.course, at) } : null;
+    },
+    [store],
+  );
+  useDropTarget(host, spotAt);
 
   useEffect(() => {
     const element = host.current as unknown as HTMLElement | null;
@@ -108,7 +130,7 @@ export function useSheetInput(host: React.RefObject<View | null>): void {
     };
     const sizes = new ResizeObserver(() => {
       const { proposal, tool: inHand } = getState().plan;
-      const box = houseBox(getState());
+      const box = lowBox(getState(), element.clientHeight) ?? houseBox(getState());
       const walking = proposal?.kind === 'walk' && proposal.lines.length > 0;
       dispatch(
         viewActions.resized({

@@ -3,8 +3,10 @@ import { memo } from 'react';
 import { type Command, useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { DropMenu } from '../../../ui/DropMenu';
-import { addOpening, flip, loosen, remove, stepWall, toNextWall } from '../commands';
+import { loosen, remove, stepWall, toNextWall } from '../commands';
 import { edit } from '../edit';
+import { addOpening } from '../openings/commands';
+import { OpeningActions, ReadAlong } from '../openings/OpeningActions';
 import { planActions } from '../plan-slice';
 import { cornersChosen, pin } from '../readings/commands';
 import {
@@ -17,7 +19,7 @@ import {
   straighten,
   transform,
 } from '../rooms-commands';
-import { selectFace, selectOpening, selectRoom, selectSolid } from '../selectors';
+import { selectFace, selectRoom, selectSolid } from '../selectors';
 import { closeEnd } from '../sketching/commands';
 
 /** What can be done with what is chosen. It knows no figures, so that it is left alone while something is dragged. */
@@ -61,6 +63,13 @@ function WallActions() {
             says="Add window"
             onPress={() => dispatch(addOpening('window'))}
           />
+          <BarButton
+            icon="view-grid-plus-outline"
+            label="More"
+            says="More doors and windows"
+            onPress={() => dispatch(planActions.panelShown('tray'))}
+          />
+          <ReadAlong />
         </>
       )}
       <BarIcon icon="chevron-left" says="Wall before" onPress={() => dispatch(stepWall(-1))} />
@@ -124,27 +133,6 @@ function WallMenu({ kind, curved }: { kind: WallKind; curved: boolean }) {
         entry('Keep flush outside', 'align-horizontal-right', keepFlush('outside')),
       ]}
     />
-  );
-}
-
-function OpeningActions() {
-  const dispatch = useAppDispatch();
-  const kind = useAppSelector((state) => selectOpening(state)?.opening.kind);
-  return (
-    <>
-      {kind === 'door' && (
-        <>
-          <BarButton
-            icon="flip-horizontal"
-            label="Hinge"
-            says="Flip hinge side"
-            onPress={() => dispatch(flip('hinge'))}
-          />
-          <BarButton icon="flip-vertical" label="Swing" says="Flip swing" onPress={() => dispatch(flip('swing'))} />
-        </>
-      )}
-      <BarIcon icon="delete-outline" says={`Remove ${kind ?? 'opening'}`} onPress={() => dispatch(remove)} />
-    </>
   );
 }
 

@@ -1,4 +1,11 @@
-import { type DerivedFloor, type DerivedRoom, type WallFace, MM_PER_INCH, formatLength, isRead } from '@velvet-tape/core';
+import {
+  type DerivedFloor,
+  type DerivedRoom,
+  type WallFace,
+  MM_PER_INCH,
+  formatLength,
+  isRead,
+} from '@velvet-tape/core';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { type RootState, useAppDispatch, useAppSelector } from '../../../store/store';
@@ -6,7 +13,17 @@ import { BarButton } from '../../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { enter } from '../commands';
 import { type Field, planActions } from '../plan-slice';
-import { selectFace, selectFloor, selectGhost, selectProposed, selectRoom, selectTyped } from '../selectors';
+import { nextAlong } from '../openings/reading-along';
+import {
+  selectFace,
+  selectFloor,
+  selectGapSpot,
+  selectGhost,
+  selectOpening,
+  selectProposed,
+  selectRoom,
+  selectTyped,
+} from '../selectors';
 import { MeterButton } from '../readings/MeterButton';
 import { likelierThanTyped } from '../readings/say';
 import { WalkTurns } from '../walk/WalkTurns';
@@ -15,8 +32,22 @@ import { HowRead } from './HowRead';
 import { ProposalActions, ProposalEnd } from './ProposalActions';
 import { type FieldShown, useFields } from './use-fields';
 
+/** A label of more letters than this is set smaller. */
+const LONG_LABEL = 14;
+
 /** Fields whose figures are readings. */
-const READ: readonly Field[] = ['length', 'thickness', 'ceiling', 'sagitta', 'radius', 'arc', 'reading', 'leg', 'bow'];
+const READ: readonly Field[] = [
+  'length',
+  'thickness',
+  'ceiling',
+  'sagitta',
+  'radius',
+  'arc',
+  'reading',
+  'leg',
+  'bow',
+  'gap',
+];
 
 /** What can be typed about what is drawn or chosen: each field with its value, the one being typed into raised; and what else can be done. */
 export function FieldBar() {
@@ -80,6 +111,7 @@ function Reading({ label }: { label: string }) {
   const room = useAppSelector(selectRoom);
   const floor = useAppSelector(selectFloor);
   const likely = useAppSelector(likelierThanTyped);
+  const spot = useAppSelector(selectGapSpot);
   const refused = proposed?.reason ?? ghost?.reason ?? null;
   const reason = typed && !typed.ok ? typed.reason : refused;
   if (!pad.field) {
@@ -90,19 +122,28 @@ function Reading({ label }: { label: string }) {
     ) : null;
   }
   const angle = pad.field === 'turn' || (proposal?.kind === 'reading' && proposal.place?.kind === 'angle');
-  const readsAs = typed?.ok ? (angle ? `${typed.mm}°` : formatLength(typed.mm, units)) : '';
+  const plain = angle || pad.field === 'angle' ? '°' : pad.field === 'glazing' ? ' %' : null;
+  const readsAs = typed?.ok ? (plain === null ? formatLength(typed.mm, units) : `${typed.mm}${plain}`) : '';
   const taped =
-    pad.field === 'length'
-      ? [room && floor && tapedWords(room, floor), face && floor && sureWords(face, floor)].filter(Boolean).join(' · ')
-      : '';
+    pad.field === 'gap' && spot
+      ? `${spot.at + 1} of ${spot.of}`
+      : pad.field === 'length'
+        ? [room && floor && tapedWords(room, floor), face && floor && sureWords(face, floor)]
+            .filter(Boolean)
+            .join(' · ')
+        : '';
   if (pad.asked && likely !== null && typed?.ok) return <Unlikely typed={typed.mm} likely={likely} />;
   return (
     <View style={styles.reading}>
       <View style={styles.typed}>
         <Text
           testID="typed"
-          style={[styles.typedText, { color: pad.text ? colours.ink : colours.inkSoft }]}
-          numberOfLines={1}
+          style={[
+            styles.typedText,
+            !pad.text && label.length > LONG_LABEL && styles.longLabel,
+            { color: pad.text ? colours.ink : colours.inkSoft },
+          ]}
+          numberOfLines={pad.text ? 1 : 2}
         >
           {pad.text || label}
         </Text>
@@ -114,7 +155,9 @@ function Reading({ label }: { label: string }) {
           {reason ?? (readsAs ? `= ${readsAs}` : taped)}
         </Text>
       </View>
-      {pad.field === 'length' && face && <MeterButton />}
+      {(pad.field === 'length' || pad.field === 'gap') && face && <MeterButton />}
+      {pad.field === 'gap' && <AlongSteps />}
+      {kind === 'opening' && <TypeScope field={pad.field} />}
       {pad.field === 'length' && face && face.halves[0]!.wall.kind !== 'chalk' && (
         <BarButton
           icon="swap-horizontal"
@@ -128,6 +171,46 @@ function Reading({ label }: { label: string }) {
       )}
       <ProposalEnd />
       {(pad.field === 'reading' || (pad.field === 'leg' && proposal?.kind === 'walk')) && <MeterButton />}
+    </View>
+  );
+}
+
+/** Fields whose figure is that of the type, or of one opening alone. */
+const OF_TYPE: readonly Field[] = ['width', 'height', 'sill', 'head'];
+
+/** Where several are of one type: is this one meant, or all of them? */
+function TypeScope({ field }: { field: Field }) {
+  const dispatch = useAppDispatch();
+  const scope = useAppSelector((state) => state.plan.pad.scope);
+  const alike = useAppSelector((state) => {
+    const type = selectOpening(state)?.opening.type;
+    return Object.values(state.plan.plan?.openings ?? {}).filter((each) => each.type === type).length;
+  });
+  if (alike < 2 || !OF_TYPE.includes(field)) return null;
+  const words = { wall: 'This one', all: `All ${alike}` };
+  return (
+    <View style={styles.scope}>
+      {(['wall', 'all'] as const).map((value) => (
+        <BarButton
+          key={value}
+          label={words[value]}
+          chosen={scope === value}
+          onPress={() => dispatch(planActions.scopeChosen(value))}
+        />
+      ))}
+    </View>
+  );
+}
+
+/** While a wall is read along: how far that has come, one mark left out, or enough of it. */
+function AlongSteps() {
+  const dispatch = useAppDispatch();
+  const spot = useAppSelector(selectGapSpot);
+  if (!spot) return null;
+  return (
+    <View style={styles.scope}>
+      <BarButton label="Leave out" says="Leave this one out" onPress={() => dispatch(nextAlong)} />
+      <BarButton label="Enough" says="Stop reading along" onPress={() => dispatch(planActions.readAlong(null))} />
     </View>
   );
 }
@@ -220,5 +303,6 @@ const styles = StyleSheet.create({
   alone: { paddingHorizontal: 12, paddingTop: 8, fontSize: 14 },
   typed: { flex: 1 },
   typedText: { fontFamily: FONTS.strong, fontSize: 24, lineHeight: 28, fontVariant: ['tabular-nums'] },
+  longLabel: { fontSize: 15, lineHeight: 18 },
   scope: { flexDirection: 'row', gap: 6 },
 });

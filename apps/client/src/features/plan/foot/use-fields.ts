@@ -1,8 +1,10 @@
 import {
   type DerivedRoom,
+  type OpeningOnFace,
   type Plan,
   type WallFace,
   bendOf,
+  isHinged,
   lengthToSay,
   formatLength,
   formatSize,
@@ -11,7 +13,16 @@ import {
 } from '@velvet-tape/core';
 import { useAppSelector } from '../../../store/store';
 import type { Field } from '../plan-slice';
-import { selectFace, selectLean, selectOpening, selectProposal, selectRoom, selectSolid } from '../selectors';
+import { spotInWords, spotLength } from '../openings/reading-along';
+import {
+  selectFace,
+  selectGapSpot,
+  selectLean,
+  selectOpening,
+  selectProposal,
+  selectRoom,
+  selectSolid,
+} from '../selectors';
 import { type Proposal, fieldsOf, valueOf } from '../sketching/proposal';
 
 export interface FieldShown {
@@ -38,6 +49,11 @@ const LABEL: Record<Field, string> = {
   radius: 'Radius',
   arc: 'Along arc',
   reading: 'Reading',
+  gap: 'Along the wall',
+  head: 'Head',
+  frame: 'Frame',
+  glazing: 'Glass',
+  angle: 'Opens',
 };
 
 /** What can be typed about what is being drawn, else about what is chosen, each with its value. */
@@ -50,19 +66,14 @@ export function useFields(): FieldShown[] {
   const room = useAppSelector(selectRoom);
   const standing = useAppSelector(selectSolid);
   const lean = useAppSelector(selectLean);
+  const spot = useAppSelector(selectGapSpot);
+  const panel = useAppSelector((state) => state.plan.panel);
   if (!plan) return [];
   const long = (mm: number) => formatLength(mm, plan.job.units);
   const field = (name: Field, value: string, label = LABEL[name]): FieldShown => ({ name, label, value });
   if (proposal) return proposalFields(proposal, long);
-  if (selection.kind === 'opening' && on && face) {
-    const fields = [
-      field('left', long(on.from)),
-      field('width', long(on.to - on.from)),
-      field('right', long(face.length - on.to)),
-      field('height', long(on.opening.height)),
-    ];
-    return on.opening.kind === 'window' ? [...fields, field('sill', long(on.opening.sill))] : fields;
-  }
+  if (spot && face) return [field('gap', long(spotLength(face, spot)), capital(spotInWords(face, spot)))];
+  if (selection.kind === 'opening' && on && face) return openingFields(on, face, panel === 'type', plan);
   if (selection.kind === 'wall' && face) {
     const bend = bendOf(face);
     return [
@@ -84,6 +95,35 @@ export function useFields(): FieldShown[] {
   }
   if (selection.kind === 'rooms') return [field('turn', '0°')];
   return selection.kind === 'room' && room ? [field('ceiling', ceilingOf(room, plan))] : [];
+}
+
+/** Where it stands and how large it is; while its type is looked at, what else its type says. */
+function openingFields(
+  { opening, from, to }: OpeningOnFace,
+  face: WallFace,
+  type: boolean,
+  { job }: Plan,
+): FieldShown[] {
+  const long = (mm: number) => formatLength(mm, job.units);
+  const field = (name: Field, value: string): FieldShown => ({ name, label: LABEL[name], value });
+  const height = opening.toCeiling ? 'to the ceiling' : long(opening.height);
+  const window = opening.kind === 'window';
+  if (type)
+    return [
+      field('width', long(opening.width)),
+      field('height', height),
+      ...(window ? [field('sill', long(opening.sill))] : []),
+      field('frame', formatSize(opening.frame, job.units)),
+      ...(opening.kind === 'opening' ? [] : [field('glazing', `${Math.round(100 * opening.glazing)} %`)]),
+      ...(isHinged(opening) ? [field('angle', `${Math.round(opening.angle)}°`)] : []),
+    ];
+  return [
+    field('left', long(from)),
+    field('width', long(to - from)),
+    field('right', long(face.length - to)),
+    field('height', height),
+    ...(window ? [field('sill', long(opening.sill)), field('head', long(opening.sill + opening.height))] : []),
+  ];
 }
 
 function proposalFields(proposal: Proposal, long: (mm: number) => string): FieldShown[] {

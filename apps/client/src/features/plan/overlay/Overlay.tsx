@@ -11,9 +11,11 @@ import {
   selectRoom,
   selectSolid,
 } from '../selectors';
+import { CheckMarks } from './CheckMarks';
 import { GhostMarks } from './GhostMarks';
 import { CornerDot, Ends, FaceMark, OpeningMark, RoomMark, SolidMark } from './SelectionMarks';
 import { MisclosureMarks, Pins, ReadingBeingTaken } from './ReadingMarks';
+import { tipOf } from '../tools/grips';
 import { SketchMarks } from './SketchMarks';
 
 interface Props {
@@ -46,10 +48,11 @@ export function Overlay({ floor, colours, px, reach }: Props) {
           .map((each) => <RoomMark key={each.room.id} room={each} corners={false} {...paint} />)}
       {face && !opening && <FaceMark face={face} reach={reach} {...paint} />}
       {face && !opening && moves && !after && <Ends face={face} moves={moves} {...paint} />}
-      {face && opening && <OpeningMark face={face} opening={opening} colours={colours} />}
+      {face && opening && <OpeningMark face={face} opening={opening} tip={tipOf(floor, opening.opening)} {...paint} />}
       {standing && <SolidMark standing={standing} colours={colours} />}
       {corner && <CornerDot at={corner} id="chosen-corner" chosen {...paint} />}
       {after && <GhostMarks before={floor} after={after} {...paint} />}
+      <CheckMarks {...paint} />
       <MisclosureMarks {...paint} />
       <Pins floor={floor} {...paint} />
       {proposal?.kind === 'reading' && <ReadingBeingTaken proposal={proposal} floor={floor} {...paint} />}

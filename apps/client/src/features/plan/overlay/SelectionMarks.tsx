@@ -1,6 +1,7 @@
 import {
   type DerivedRoom,
   type OpeningOnFace,
+  type Point,
   type SolidOnFloor,
   type WallFace,
   bandAlong,
@@ -106,11 +107,14 @@ export function Ends({ face, moves, colours, px }: Paint & { face: WallFace; mov
 export function OpeningMark({
   face,
   opening,
+  tip,
   colours,
-}: {
+  px,
+}: Paint & {
   face: WallFace;
   opening: OpeningOnFace;
-  colours: HouseColours;
+  /** Where the edge of its leaf is, to be dragged by. */
+  tip: Point | null;
 }) {
   const body = bandAlong(partOf(face.course, opening.from, opening.to), depthOf(face), 0);
   return (
@@ -131,6 +135,18 @@ export function OpeningMark({
         strokeWidth={2.5}
         {...THIN}
       />
+      {tip && (
+        <Circle
+          testID="leaf-grip"
+          cx={tip.x}
+          cy={tip.y}
+          r={9 * px}
+          fill={colours.chalk}
+          stroke={colours.brassDeep}
+          strokeWidth={2.5}
+          {...THIN}
+        />
+      )}
     </G>
   );
 }

@@ -1,12 +1,12 @@
 import { useAppSelector } from '../../../store/store';
 import { BarButton } from '../../../ui/BarButton';
-import { useMeter } from './use-meter';
+import { isShot, useMeter } from './use-meter';
 
 /** The laser meter: connects it, then fires it. What it sends goes to the field that waits. */
 export function MeterButton() {
   const field = useAppSelector((state) => state.plan.pad.field);
   const { status, meter, streaming, stream } = useMeter();
-  if (field !== 'length' && field !== 'reading' && field !== 'leg') return null;
+  if (!isShot(field)) return null;
   if (status.state === 'off' || status.state === 'lost')
     return (
       <BarButton

@@ -1,20 +1,14 @@
-import {
-  type DerivedFloor,
-  type Misclosure,
-  type ReadingLine,
-  LONGEST_NOTE,
-  readingLines,
-  valueInWords,
-} from '@velvet-tape/core';
+import { type DerivedFloor, type Misclosure, type ReadingLine, readingLines, valueInWords } from '@velvet-tape/core';
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import { Text, TextInput } from 'react-native-paper';
+import { Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { downloadReadings } from '../downloads';
 import { edit } from '../edit';
 import { ListBar, ListPanel } from '../ListPanel';
+import { NoteField } from '../NoteField';
 import { selectFloor, selectRoom } from '../selectors';
 import { hold, takeAgain } from './commands';
 import { useMisclosures } from './use-misclosures';
@@ -48,7 +42,7 @@ function List({ floor }: { floor: DerivedFloor }) {
     <ListPanel
       title="Readings"
       testID="readings"
-      download={{ says: 'Readings as CSV', now: () => downloadReadings(floor) }}
+      downloads={[{ icon: 'download', says: 'Readings as CSV', now: () => downloadReadings(floor) }]}
     >
       <ListBar>
         {ORDERS.map(([name, label]) => (
@@ -154,33 +148,13 @@ function Row({ line, doubtful, units }: Line & { units: DerivedFloor['plan']['jo
           onPress={() => dispatch(edit({ kind: 'loosenReading', reading: line.id }))}
         />
       </View>
-      {noting && <NoteField reading={line.id} note={note} done={() => setNoting(false)} />}
-    </View>
-  );
-}
-
-/** A word about a reading: to the frame, over the skirting, tape sagged. */
-function NoteField({ reading, note, done }: { reading: string; note: string; done(): void }) {
-  const dispatch = useAppDispatch();
-  const [text, setText] = useState(note);
-  const keep = () => {
-    if (text.trim() === note || dispatch(edit({ kind: 'changeReading', reading, change: { note: text } })).ok) done();
-  };
-  return (
-    <View style={styles.line}>
-      <TextInput
-        mode="outlined"
-        dense
-        autoFocus
-        label="Note"
-        accessibilityLabel="Note"
-        value={text}
-        maxLength={LONGEST_NOTE}
-        onChangeText={setText}
-        onSubmitEditing={keep}
-        style={styles.note}
-      />
-      <BarButton strong label="Keep" says="Keep the note" onPress={keep} />
+      {noting && (
+        <NoteField
+          note={note}
+          keep={(text) => dispatch(edit({ kind: 'changeReading', reading: line.id, change: { note: text } })).ok}
+          done={() => setNoting(false)}
+        />
+      )}
     </View>
   );
 }
@@ -188,7 +162,6 @@ function NoteField({ reading, note, done }: { reading: string; note: string; don
 const styles = StyleSheet.create({
   row: { borderBottomWidth: StyleSheet.hairlineWidth, paddingLeft: 14 },
   line: { flexDirection: 'row', alignItems: 'center' },
-  note: { flex: 1, marginRight: 8, marginBottom: 6 },
   what: { flex: 1, minHeight: TOUCH, paddingVertical: 6 },
   value: { fontFamily: FONTS.strong, fontSize: 17, fontVariant: ['tabular-nums'] },
   small: { fontSize: 13, lineHeight: 17 },

@@ -2,6 +2,7 @@ import { type DerivedRoom, type Misclosure, type Place, type ReadingLine, faceBy
 import type { Command } from '../../../store/store';
 import { goToWall } from '../commands';
 import { edit } from '../edit';
+import { readAgain } from '../openings/reading-along';
 import { type Field, planActions } from '../plan-slice';
 import { type selectFace, selectFloor } from '../selectors';
 import { readingFor } from '../tools/measure-tool';
@@ -43,6 +44,10 @@ export const takeAgain =
   (dispatch) => {
     if ('reading' in of) {
       dispatch(measureAgain(of.reading));
+      return;
+    }
+    if ('gap' in of) {
+      dispatch(readAgain(of.gap));
       return;
     }
     const { room, at, value } = of.height;

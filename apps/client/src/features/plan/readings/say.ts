@@ -9,7 +9,7 @@ import {
 } from '@velvet-tape/core';
 import type { Command, RootState } from '../../../store/store';
 import { planActions } from '../plan-slice';
-import { selectFace, selectFloor, selectTyped } from '../selectors';
+import { selectFace, selectFloor, selectOpening, selectTyped } from '../selectors';
 import { LARGE, findMisclosures } from './use-misclosures';
 
 /** A reading was taken: when it contradicts others that is said at once, while the tape is still in the hand. */
@@ -45,9 +45,8 @@ export function likelierThanTyped(state: RootState): number | null {
     case 'ceiling':
       return likelier(typed.mm, 'ceiling');
     case 'width': {
-      const { selection, plan } = state.plan;
-      const opening = selection.kind === 'opening' ? plan?.openings[selection.id] : null;
-      return opening ? likelier(typed.mm, opening.kind) : null;
+      const kind = selectOpening(state)?.opening.kind;
+      return kind && kind !== 'opening' ? likelier(typed.mm, kind) : null;
     }
     case 'sill':
       return likelier(typed.mm, 'sill');

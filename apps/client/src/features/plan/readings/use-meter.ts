@@ -3,9 +3,14 @@ import { useEffect, useState } from 'react';
 import type { LaserMeter, MeterStatus } from '../../../meter/laser-meter';
 import { SimulatedMeter } from '../../../meter/simulated-meter';
 import { type RootState, type AppDispatch, useAppDispatch } from '../../../store/store';
-import { planActions } from '../plan-slice';
-import { selectFace } from '../selectors';
+import { spotLength } from '../openings/reading-along';
+import { type Field, planActions } from '../plan-slice';
+import { selectFace, selectGapSpot } from '../selectors';
 import { type WalkProposal, cornersOfWalk } from '../sketching/walk';
+
+/** Does what is typed into the field come from a meter too? */
+export const isShot = (field: Field | null): boolean =>
+  field === 'length' || field === 'reading' || field === 'leg' || field === 'gap';
 
 /** What the beam would be aimed at: what the waiting field measures, as it is on the plan. */
 function aimed(state: RootState): number | null {
@@ -14,6 +19,8 @@ function aimed(state: RootState): number | null {
   if (proposal?.kind === 'walk') return aheadInWalk(proposal);
   if (proposal?.kind === 'height') return proposal.now ?? 2000;
   const face = selectFace(state);
+  const spot = selectGapSpot(state);
+  if (face && spot) return spotLength(face, spot);
   if (!face || pad.field !== 'length') return null;
   return face.bulge === 0 ? face.length : distance(face.a, face.b);
 }
@@ -43,7 +50,7 @@ function meterFor(dispatch: AppDispatch): LaserMeter {
     value: (mm) => {
       const { pad, plan } = now().plan;
       const { field } = pad;
-      if (field !== 'length' && field !== 'reading' && field !== 'leg') return;
+      if (!isShot(field)) return;
       const imperial = plan?.job.units === 'imperial';
       dispatch(
         planActions.received(

@@ -2,23 +2,33 @@ import {
   type DerivedFloor,
   type OpeningCheck,
   type ScheduleLine,
+  type ScheduleOrder,
+  type Units,
   formatArea,
   formatLength,
-  openingChecks,
   openingSchedule,
+  orderedSchedule,
+  scheduleTotals,
 } from '@velvet-tape/core';
-import { useMemo, useState } from 'react';
+import { Suspense, lazy, useMemo, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import { Icon, Text } from 'react-native-paper';
+import { ActivityIndicator, Icon, Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
-import { BarButton } from '../../../ui/BarButton';
+import { BarButton, BarIcon } from '../../../ui/BarButton';
+import { DropMenu } from '../../../ui/DropMenu';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { downloadOpenings } from '../downloads';
+import { edit } from '../edit';
 import { ListBar, ListPanel } from '../ListPanel';
+import { NoteField } from '../NoteField';
+import { useChecks } from '../openings/use-checks';
 import { selectFloor } from '../selectors';
-import { goToOpening, goToRoom } from './commands';
+import { goToOpening, goToRoom, workbook } from './commands';
 
-type Shown = 'all' | 'door' | 'window' | 'checks';
+/** With its library only when it is wanted. */
+const GlazingChart = lazy(() => import('./GlazingChart'));
+
+type Shown = 'all' | 'door' | 'window' | 'checks' | 'glazing';
 
 /** The doors and windows of the floor by their numbers, and what should be seen before they are built. */
 export function ScheduleList() {
@@ -29,34 +39,63 @@ export function ScheduleList() {
 
 function List({ floor }: { floor: DerivedFloor }) {
   const colours = useColours();
+  const dispatch = useAppDispatch();
   const [shown, setShown] = useState<Shown>('all');
+  const [order, setOrder] = useState<ScheduleOrder>('number');
   const lines = useMemo(() => openingSchedule(floor), [floor]);
-  const checks = useMemo(() => openingChecks(floor), [floor]);
+  const checks = useChecks(floor);
   const wrong = checks.filter(({ advice }) => !advice).length;
   const tabs: readonly (readonly [Shown, string])[] = [
     ['all', `All (${lines.length})`],
     ['door', 'Doors'],
     ['window', 'Windows'],
     ['checks', wrong > 0 ? `To check (${wrong})` : 'Checks'],
+    ['glazing', 'Glazing'],
   ];
-  const rows = shown === 'checks' ? [] : lines.filter(({ opening }) => shown === 'all' || opening.kind === shown);
+  const listed = shown !== 'checks' && shown !== 'glazing';
+  const rows = listed
+    ? orderedSchedule(lines, order).filter(({ opening }) => shown === 'all' || opening.kind === shown)
+    : [];
   return (
     <ListPanel
       title="Doors and windows"
       testID="schedule"
-      download={{ says: 'Doors and windows as CSV', now: () => downloadOpenings(floor) }}
+      downloads={[
+        { icon: 'microsoft-excel', says: 'Doors and windows as a workbook (XLSX)', now: () => dispatch(workbook) },
+        { icon: 'download', says: 'Doors and windows as CSV', now: () => downloadOpenings(floor) },
+      ]}
     >
       <ListBar>
         {tabs.map(([name, label]) => (
           <BarButton key={name} label={label} chosen={shown === name} onPress={() => setShown(name)} />
         ))}
+        {listed && (
+          <DropMenu
+            icon="sort"
+            label={`By ${order}`}
+            says={`In order by ${order}. Change.`}
+            entries={ORDERS.map((each) => ({
+              title: `By ${each}`,
+              icon: each === order ? 'check' : 'blank',
+              onPress: () => setOrder(each),
+            }))}
+          />
+        )}
       </ListBar>
       <ScrollView>
         {rows.map((line) => (
           <Row key={line.opening.id} line={line} checks={checksOf(line, checks)} units={floor.plan.job.units} />
         ))}
         {shown === 'checks' && checks.map((check) => <Check key={check.words} check={check} />)}
-        {shown !== 'checks' && rows.length === 0 && (
+        {shown === 'glazing' && (
+          <Suspense fallback={<ActivityIndicator style={styles.none} />}>
+            <GlazingChart floor={floor} />
+          </Suspense>
+        )}
+        {listed && rows.length > 0 && (
+          <Text style={[styles.none, { color: colours.inkSoft }]}>{totalsInWords(rows, floor.plan.job.units)}</Text>
+        )}
+        {listed && rows.length === 0 && (
           <Text style={[styles.none, { color: colours.inkSoft }]}>
             None on this floor yet. Choose a wall, then “Door” or “Window”.
           </Text>
@@ -69,46 +108,77 @@ function List({ floor }: { floor: DerivedFloor }) {
   );
 }
 
+const ORDERS: readonly ScheduleOrder[] = ['number', 'type', 'room', 'width', 'glazing'];
+
+function totalsInWords(lines: readonly ScheduleLine[], units: Units): string {
+  const { doors, windows, openings, glazing } = scheduleTotals(lines);
+  const counted = [
+    [doors, 'door'],
+    [windows, 'window'],
+    [openings, 'plain opening'],
+  ] as const;
+  const words = counted.flatMap(([n, what]) => (n > 0 ? [`${n} ${what}${n > 1 ? 's' : ''}`] : []));
+  return [...words, ...(glazing > 0 ? [`${formatArea(glazing, units)} of glass`] : [])].join(', ');
+}
+
 const checksOf = ({ opening }: ScheduleLine, checks: readonly OpeningCheck[]): readonly OpeningCheck[] =>
   checks.filter(({ openings, advice }) => !advice && openings.includes(opening.id));
 
-function Row({
-  line,
-  checks,
-  units,
-}: {
-  line: ScheduleLine;
-  checks: readonly OpeningCheck[];
-  units: DerivedFloor['plan']['job']['units'];
-}) {
+function Row({ line, checks, units }: { line: ScheduleLine; checks: readonly OpeningCheck[]; units: Units }) {
   const dispatch = useAppDispatch();
   const colours = useColours();
-  const { label, width, height, sill, head, hand, rooms, glazing } = line;
+  const floor = useAppSelector((state) => state.plan.floor);
+  const [noting, setNoting] = useState(false);
+  const { label, width, height, sill, head, hand, rooms, glazing, clear, structural, type, alike } = line;
+  const { id, note, kind } = line.opening;
   const long = (mm: number) => formatLength(mm, units);
   const names = rooms.map((room) => (room ? room.room.name || 'unnamed room' : 'outside'));
   const size = `${long(width)} × ${long(height)}`;
   const where = hand ? `into ${names[0]} from ${names[1]}, hinges on the ${hand}` : names.join(' / ');
-  const levels =
-    glazing === null ? `head ${long(head)}` : `sill ${long(sill)}, head ${long(head)}, ${formatArea(glazing, units)}`;
+  const sizes = [
+    kind === 'window' ? `sill ${long(sill)}, head ${long(head)}` : `clear ${long(clear!)}`,
+    `hole ${long(structural.width)} × ${long(structural.height)}`,
+    ...(glazing > 0 ? [`glass ${formatArea(glazing, units)}`] : []),
+  ].join(', ');
   return (
-    <Pressable
-      accessibilityRole="button"
-      accessibilityLabel={`${label}, ${size}, ${where}. Show on the plan`}
-      onPress={() => dispatch(goToOpening(line))}
-      style={[styles.row, { borderColor: colours.linenDeep }]}
-    >
-      <Text style={[styles.label, { color: colours.ink }]}>{label}</Text>
-      <View style={styles.what}>
-        <Text style={[styles.size, { color: colours.ink }]}>{size}</Text>
-        <Text style={[styles.small, { color: colours.inkSoft }]}>{where}</Text>
-        <Text style={[styles.small, { color: colours.inkSoft }]}>{levels}</Text>
-        {checks.map(({ words }) => (
-          <Text key={words} style={[styles.small, { color: colours.clay }]}>
-            {words}
-          </Text>
-        ))}
+    <View style={[styles.line, { borderColor: colours.linenDeep }]}>
+      <View style={styles.across}>
+        <Pressable
+          accessibilityRole="button"
+          accessibilityLabel={`${label}, ${size}, ${where}. Show on the plan`}
+          onPress={() => dispatch(goToOpening(line))}
+          style={styles.pressed}
+        >
+          <Text style={[styles.label, { color: colours.ink }]}>{label}</Text>
+          <View style={styles.what}>
+            <Text style={[styles.size, { color: colours.ink }]}>{size}</Text>
+            <Text style={[styles.small, { color: colours.inkSoft }]}>
+              {alike > 1 ? `${type}, one of ${alike}` : type}
+            </Text>
+            <Text style={[styles.small, { color: colours.inkSoft }]}>{where}</Text>
+            <Text style={[styles.small, { color: colours.inkSoft }]}>{sizes}</Text>
+            {note !== '' && !noting && <Text style={[styles.small, { color: colours.ink }]}>{note}</Text>}
+            {checks.map(({ words }) => (
+              <Text key={words} style={[styles.small, { color: colours.clay }]}>
+                {words}
+              </Text>
+            ))}
+          </View>
+        </Pressable>
+        <BarIcon
+          icon={note === '' ? 'note-plus-outline' : 'note-edit-outline'}
+          says={note === '' ? `Add a note to ${label}` : `Note to ${label}: ${note}. Change`}
+          onPress={() => setNoting(!noting)}
+        />
       </View>
-    </Pressable>
+      {noting && (
+        <NoteField
+          note={note}
+          keep={(text) => dispatch(edit({ kind: 'changeOpening', floor, opening: id, note: text })).ok}
+          done={() => setNoting(false)}
+        />
+      )}
+    </View>
   );
 }
 
@@ -149,6 +219,9 @@ const styles = StyleSheet.create({
     paddingVertical: 8,
     borderBottomWidth: StyleSheet.hairlineWidth,
   },
+  line: { borderBottomWidth: StyleSheet.hairlineWidth, paddingLeft: 14 },
+  across: { flexDirection: 'row', alignItems: 'center' },
+  pressed: { flex: 1, flexDirection: 'row', gap: 10, minHeight: TOUCH, paddingVertical: 8 },
   label: { width: 36, fontFamily: FONTS.strong, fontSize: 17 },
   what: { flex: 1 },
   size: { fontFamily: FONTS.strong, fontSize: 17, fontVariant: ['tabular-nums'] },

@@ -2,6 +2,7 @@ import {
   type DerivedFloor,
   type Hit,
   type Intent,
+  type Opening,
   type Point,
   type WallFace,
   alongOf,
@@ -16,6 +17,7 @@ import {
   pointAt,
   rightOf,
   subtract,
+  swingsOf,
 } from '@velvet-tape/core';
 import type { Selection, ToolChoices } from '../plan-slice';
 
@@ -34,6 +36,7 @@ export type Grip =
       readonly width: number;
       readonly off: Point;
     }
+  | { readonly kind: 'leaf'; readonly id: string; readonly ways: readonly LeafWay[] }
   | {
       readonly kind: 'opening';
       readonly face: WallFace;
@@ -41,6 +44,13 @@ export type Grip =
       readonly width: number;
       readonly offset: number;
     };
+
+/** A way a leaf can open, and where its edge is then. */
+interface LeafWay {
+  readonly hinge: Opening['hinge'];
+  readonly swing: Opening['swing'];
+  readonly tip: Point;
+}
 
 /** Dragged walls and openings go in steps of a centimetre, mm. */
 const STEP = 10;
@@ -60,6 +70,9 @@ export const bendHandle = (face: WallFace, reach: number): Point =>
 export function gripAt(floor: DerivedFloor, selection: Selection, hit: Hit, at: Point, reach: number): Grip {
   const face = selection.kind === 'wall' ? faceByKey(floor, selection.face) : null;
   if (face && distance(at, bendHandle(face, reach)) <= reach) return { kind: 'bend', face };
+  const chosen = selection.kind === 'opening' ? floor.openings.find(({ id }) => id === selection.id) : undefined;
+  const tip = chosen && tipOf(floor, chosen);
+  if (chosen && tip && distance(at, tip) <= reach) return { kind: 'leaf', id: chosen.id, ways: waysOf(floor, chosen) };
   const corner = cornerAt(floor, at, reach);
   if (corner && holdsCorner(floor, selection, face, corner.id)) return { kind: 'corner', corner: corner.id };
   if (face && hit.kind === 'wall' && sameWall(hit.face, face)) return { kind: 'wall', face };
@@ -85,6 +98,15 @@ export function gripAt(floor: DerivedFloor, selection: Selection, hit: Hit, at: 
   }
   return { kind: 'sheet' };
 }
+
+/** Where the edge of the leaf of a hinged door is; null for anything else. */
+export const tipOf = ({ network }: DerivedFloor, opening: Opening): Point | null =>
+  swingsOf(network, opening)[0]?.open ?? null;
+
+const waysOf = (floor: DerivedFloor, opening: Opening): LeafWay[] =>
+  (['start', 'end'] as const).flatMap((hinge) =>
+    (['left', 'right'] as const).map((swing) => ({ hinge, swing, tip: tipOf(floor, { ...opening, hinge, swing })! })),
+  );
 
 /** The ends of the chosen wall, the corners of the chosen room, open ends and a chosen corner can be dragged. */
 function holdsCorner(floor: DerivedFloor, selection: Selection, face: WallFace | null, corner: string): boolean {
@@ -154,6 +176,12 @@ export function intentOfGrip(grip: Grip, floor: string, from: Point, at: Point, 
       const most = Math.max(0, grip.face.length - grip.width);
       const offset = Math.min(most, Math.max(0, inSteps(alongOf(grip.face.course, middle) - grip.width / 2)));
       return { kind: 'changeSolid', solid: grip.id, place: { face: grip.face.key, end: 'left', offset } };
+    }
+    case 'leaf': {
+      const { hinge, swing } = grip.ways.reduce((best, way) =>
+        distance(way.tip, at) < distance(best.tip, at) ? way : best,
+      );
+      return { kind: 'swingOpening', opening: grip.id, hinge, swing };
     }
     case 'opening': {
       const most = Math.max(0, grip.face.length - grip.width);

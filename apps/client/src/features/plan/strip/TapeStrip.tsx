@@ -1,29 +1,28 @@
 import {
+  type GapReading,
   type OpeningOnFace,
-  type Point,
   type WallFace,
   MM_PER_INCH,
   agrees,
   formatLength,
+  labelOf,
   lengthToSay,
   roughly,
 } from '@velvet-tape/core';
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
-import { useStore } from 'react-redux';
-import { randomSeed } from '../../store/seed';
-import { type RootState, useAppDispatch, useAppSelector } from '../../store/store';
-import { listenToPointers } from '../../ui/pointer-listeners';
-import { FONTS, type HouseColours, useColours } from '../../ui/theme';
-import { edit, preview } from './edit';
-import { planActions } from './plan-slice';
-import { selectFace, selectOpening } from './selectors';
+import { useAppSelector } from '../../../store/store';
+import { FONTS, type HouseColours, useColours } from '../../../ui/theme';
+import { spotEnds } from '../openings/reading-along';
+import { selectFace, selectFloor, selectGapSpot, selectOpening } from '../selectors';
+import { Elevation } from './Elevation';
+import { SIDE, stripScale } from './scale';
+import { useStripInput } from './use-strip-input';
 
 const HEIGHT = 92;
 const TAPE_TOP = 50;
 const TAPE = 26;
-const SIDE = 14;
 
 /**
  * The selected wall unrolled as a brass tape, left end to right end as seen from inside the room, with its
@@ -31,7 +30,14 @@ const SIDE = 14;
  */
 export function TapeStrip() {
   const face = useAppSelector(selectFace);
-  return face && <Strip face={face} />;
+  const elevation = useAppSelector((state) => state.plan.choices.elevation);
+  if (!face) return null;
+  return (
+    <View>
+      {elevation && face.halves[0]!.wall.kind !== 'chalk' && <Elevation face={face} />}
+      <Strip face={face} />
+    </View>
+  );
 }
 
 function Strip({ face }: { face: WallFace }) {
@@ -41,8 +47,10 @@ function Strip({ face }: { face: WallFace }) {
   const host = useRef<View>(null);
   const colours = useColours();
   useStripInput(host, width);
-  const k = (width - 2 * SIDE) / Math.max(1, face.length);
-  const x = (mm: number) => SIDE + mm * k;
+  const { x } = stripScale(face, width);
+  const spot = useAppSelector(selectGapSpot);
+  const floor = useAppSelector(selectFloor);
+  const read = floor?.gaps.filter(({ from, to }) => from === face.from && to === face.to) ?? [];
   const rough = face.provenance === 'rough';
   const said = agrees(face) ? face.provenance : `${formatLength(face.reading!.value, units)} taped does not fit`;
   return (
@@ -74,8 +82,10 @@ function Strip({ face }: { face: WallFace }) {
             to={x(gap.to)}
             text={formatLength(gap.to - gap.from, units)}
             id={gap.key}
+            read={isReadOver(read, gap)}
           />
         ))}
+        {spot && <Reaching {...spotEnds(face, spot)} x={x} colour={colours.brass} />}
         {face.openings.length === 0 && (
           <SvgText
             x={width / 2}
@@ -99,17 +109,39 @@ const INK = '#211524';
 const METAL = '#C9C3CB';
 const LINEN = '#F8F2E7';
 
-/** The gaps between corners and openings, by what they lie between. */
-function gaps(face: WallFace): { key: string; from: number; to: number }[] {
-  if (face.openings.length === 0) return [];
-  const list = face.openings.flatMap((on, i) => [
-    { key: `gap-${i}`, from: i === 0 ? 0 : face.openings[i - 1]!.to, to: on.from },
-    { key: `width-${i}`, from: on.from, to: on.to },
-  ]);
-  return [...list, { key: `gap-${face.openings.length}`, from: face.openings.at(-1)!.to, to: face.length }];
+interface StripGap {
+  readonly key: string;
+  readonly from: number;
+  readonly to: number;
+  /** The opening before it, and the one after it; of a width both are the opening itself. */
+  readonly after: string | null;
+  readonly before: string | null;
 }
 
-function Gap({ from, to, text, id }: { from: number; to: number; text: string; id: string }) {
+/** The gaps between corners and openings, and the openings, by what they lie between. */
+function gaps({ openings, length }: WallFace): StripGap[] {
+  if (openings.length === 0) return [];
+  const list = openings.flatMap(({ opening, from, to }, i): StripGap[] => {
+    const last = openings[i - 1];
+    return [
+      { key: `gap-${i}`, from: last?.to ?? 0, to: from, after: last?.opening.id ?? null, before: opening.id },
+      { key: `width-${i}`, from, to, after: opening.id, before: opening.id },
+    ];
+  });
+  const last = openings.at(-1)!;
+  return [...list, { key: `gap-${openings.length}`, from: last.to, to: length, after: last.opening.id, before: null }];
+}
+
+/** Are both ends of a gap where a tape was read to? */
+const isReadOver = (readings: readonly GapReading[], { after, before }: StripGap): boolean =>
+  [after, before].every(
+    (id) =>
+      id === null ||
+      readings.some(({ a, b }) => [a, b].some((mark) => typeof mark !== 'string' && mark.opening === id)),
+  );
+
+/** A gap that was read stands over the tape in full, one that was only placed with the sign of what is rough. */
+function Gap({ from, to, text, id, read }: { from: number; to: number; text: string; id: string; read: boolean }) {
   const wide = to - from > text.length * 6.4;
   const opening = id.startsWith('width');
   return (
@@ -118,13 +150,28 @@ function Gap({ from, to, text, id }: { from: number; to: number; text: string; i
       x={(from + to) / 2}
       y={opening ? 14 : 44}
       textAnchor="middle"
-      fontFamily={FONTS.sans}
+      fontFamily={read ? FONTS.strong : FONTS.sans}
       fontSize={wide ? 12.5 : 10}
-      fill={LINEN}
+      fill={read ? '#E9C46A' : LINEN}
       opacity={wide || opening ? 1 : 0.85}
     >
       {text}
     </SvgText>
+  );
+}
+
+/** What is read now: from a mark to a mark, over the tape. */
+function Reaching({ from, to, x, colour }: { from: number; to: number; x: (mm: number) => number; colour: string }) {
+  const y = TAPE_TOP + TAPE + 7;
+  return (
+    <G testID="reaching">
+      <Path
+        d={`M ${x(from)} ${y - 5} v 10 M ${x(from)} ${y} H ${x(to)} M ${x(to)} ${y - 5} v 10`}
+        stroke={colour}
+        strokeWidth={2.5}
+      />
+      <Line x1={x(to)} y1={16} x2={x(to)} y2={y} stroke={colour} strokeWidth={1.5} strokeDasharray="3 3" />
+    </G>
   );
 }
 
@@ -141,11 +188,11 @@ function Standing({
 }) {
   const left = x(on.from);
   const width = x(on.to) - left;
-  const door = on.opening.kind === 'door';
-  const top = door ? 20 : 24;
-  const foot = door ? TAPE_TOP : TAPE_TOP - 8;
+  const window = on.opening.kind === 'window';
+  const top = window ? 24 : 20;
+  const foot = window ? TAPE_TOP - 8 : TAPE_TOP;
   return (
-    <G testID={`strip-${on.opening.kind}`} accessibilityLabel={on.opening.kind}>
+    <G testID={`strip-${on.opening.kind}`} accessibilityLabel={labelOf(on.opening)}>
       <Rect
         x={left}
         y={top}
@@ -156,7 +203,7 @@ function Standing({
         stroke={chosen ? colours.brass : LINEN}
         strokeWidth={chosen ? 2.5 : 1.5}
       />
-      {!door && (
+      {window && (
         <Line x1={left} y1={(top + foot) / 2} x2={left + width} y2={(top + foot) / 2} stroke={LINEN} strokeWidth={1} />
       )}
       <Rect
@@ -167,6 +214,18 @@ function Standing({
         fill={chosen ? colours.deepVelvet : INK}
         fillOpacity={chosen ? 0.35 : 0.16}
       />
+      {width > 24 && (
+        <SvgText
+          x={left + width / 2}
+          y={TAPE_TOP + TAPE - 8}
+          textAnchor="middle"
+          fontFamily={FONTS.strong}
+          fontSize={12}
+          fill={INK}
+        >
+          {labelOf(on.opening)}
+        </SvgText>
+      )}
     </G>
   );
 }
@@ -181,79 +240,6 @@ function ticks(length: number, units: 'metric' | 'imperial', x: (mm: number) => 
     parts.push(`M ${x(i * small)} ${TAPE_TOP} v ${size}`);
   }
   return parts.join(' ');
-}
-
-/** Taps choose an opening on the strip, drags move it. */
-function useStripInput(host: React.RefObject<View | null>, width: number): void {
-  const dispatch = useAppDispatch();
-  const store = useStore<RootState>();
-  useEffect(() => {
-    const element = host.current as unknown as HTMLElement | null;
-    if (!element) return;
-    let drag: {
-      id: string;
-      face: WallFace;
-      from: Point;
-      offset: number;
-      width: number;
-      seed: string;
-      moved: boolean;
-    } | null = null;
-    const down = (at: Point, event: PointerEvent) => {
-      const face = selectFace(store.getState());
-      if (!face) return;
-      const k = (width - 2 * SIDE) / face.length;
-      const mm = (at.x - SIDE) / k;
-      const slack = 12 / k;
-      const on = face.openings.find((o) => mm >= o.from - slack && mm <= o.to + slack);
-      if (!on) {
-        dispatch(planActions.selected({ kind: 'wall', face: face.key }));
-        return;
-      }
-      element.setPointerCapture(event.pointerId);
-      if (
-        store.getState().plan.selection.kind !== 'opening' ||
-        selectOpening(store.getState())?.opening.id !== on.opening.id
-      ) {
-        dispatch(planActions.selected({ kind: 'opening', id: on.opening.id, face: face.key }));
-      }
-      drag = {
-        id: on.opening.id,
-        face,
-        from: at,
-        offset: on.from,
-        width: on.to - on.from,
-        seed: randomSeed(),
-        moved: false,
-      };
-    };
-    const intentAt = (at: Point) => {
-      const { face, id, offset, from } = drag!;
-      const k = (width - 2 * SIDE) / face.length;
-      const most = Math.max(0, face.length - drag!.width);
-      const along = Math.min(most, Math.max(0, Math.round((offset + (at.x - from.x) / k) / 10) * 10));
-      return {
-        kind: 'changeOpening',
-        floor: store.getState().plan.floor,
-        opening: id,
-        place: { face: face.key, end: 'left', offset: along },
-      } as const;
-    };
-    const move = (at: Point) => {
-      if (!drag || (!drag.moved && Math.abs(at.x - drag.from.x) < 5)) return;
-      drag.moved = true;
-      dispatch(preview(intentAt(at), drag.seed));
-    };
-    const up = (at: Point) => {
-      if (drag?.moved) dispatch(edit(intentAt(at), drag.seed));
-      drag = null;
-    };
-    const lost = () => {
-      if (drag?.moved) dispatch(preview(null, drag.seed));
-      drag = null;
-    };
-    return listenToPointers(element, { down, move, up, lost });
-  }, [dispatch, host, store, width]);
 }
 
 const styles = StyleSheet.create({ strip: { height: HEIGHT, width: '100%' } });

@@ -1,0 +1,119 @@
+import { OPENING_FORMS, type OpeningForm, type OpeningSpec, formatLength, usualSpecs } from '@velvet-tape/core';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { useStore } from 'react-redux';
+import { randomSeed } from '../../../store/seed';
+import { type RootState, useAppDispatch, useAppSelector } from '../../../store/store';
+import { TOUCH, useColours } from '../../../ui/theme';
+import { preview } from '../edit';
+import { type DropSpot, listenToDragOut } from './drop-targets';
+import { addSpec, placeSpec, placing } from './commands';
+import { FormSign } from './FormSign';
+
+/** Every form there is, by its sign. A tap puts one into the widest gap of the wall; dragged out, it goes where it is let go of. */
+export function KindTray() {
+  const colours = useColours();
+  const units = useAppSelector((state) => state.plan.plan!.job.units);
+  const [form, setForm] = useState<OpeningForm>('hinged door');
+  const specs = useMemo(() => OPENING_FORMS.map((each) => usualSpecs(each, units)[0]!), [units]);
+  const sizes = useMemo(() => usualSpecs(form, units), [form, units]);
+  return (
+    <View style={[styles.tray, { backgroundColor: colours.linen }]} testID="kind-tray">
+      <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.bar}>
+        {sizes.map((spec) => (
+          <SizeChip
+            key={`${spec.width} ${spec.height}`}
+            spec={spec}
+            text={`${formatLength(spec.width, units)} × ${formatLength(spec.height, units)}`}
+          />
+        ))}
+      </ScrollView>
+      <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.forms}>
+        {specs.map((spec) => (
+          <FormTile key={spec.form} spec={spec} chosen={spec.form === form} take={setForm} />
+        ))}
+      </ScrollView>
+    </View>
+  );
+}
+
+function SizeChip({ spec, text }: { spec: OpeningSpec; text: string }) {
+  const dispatch = useAppDispatch();
+  const colours = useColours();
+  return (
+    <Pressable
+      accessibilityRole="button"
+      accessibilityLabel={`Add ${spec.form} ${text}`}
+      onPress={() => dispatch(addSpec(spec))}
+      style={[styles.chip, { borderColor: colours.brassDeep, backgroundColor: colours.chalk }]}
+    >
+      <Text style={{ color: colours.ink, fontVariant: ['tabular-nums'] }}>{text}</Text>
+    </Pressable>
+  );
+}
+
+function FormTile({ spec, chosen, take }: { spec: OpeningSpec; chosen: boolean; take(form: OpeningForm): void }) {
+  const dispatch = useAppDispatch();
+  const colours = useColours();
+  const host = useRef<View>(null);
+  const taken = useCallback(() => take(spec.form), [spec, take]);
+  useDragOut(host, spec, taken);
+  return (
+    <Pressable
+      ref={host}
+      accessibilityRole="button"
+      accessibilityLabel={`Add ${spec.form}`}
+      aria-selected={chosen}
+      onPress={() => dispatch(addSpec(spec))}
+      style={[
+        styles.tile,
+        { borderColor: chosen ? colours.brassDeep : colours.linenDeep, backgroundColor: colours.chalk },
+      ]}
+    >
+      <FormSign spec={spec} size={52} />
+      <Text style={[styles.name, { color: colours.ink }]} numberOfLines={2}>
+        {spec.form}
+      </Text>
+    </Pressable>
+  );
+}
+
+/** Dragged out of the tray an opening shows where it would come, and comes there when it is let go of. A touch chooses it. */
+function useDragOut(host: React.RefObject<View | null>, spec: OpeningSpec, take: () => void): void {
+  const dispatch = useAppDispatch();
+  const store = useStore<RootState>();
+  useEffect(() => {
+    const element = host.current as unknown as HTMLElement | null;
+    if (!element) return;
+    const seed = randomSeed();
+    const offsetAt = ({ face, along }: DropSpot) =>
+      Math.min(Math.max(0, face.length - spec.width), Math.max(0, Math.round((along - spec.width / 2) / 10) * 10));
+    return listenToDragOut(element, {
+      touched: take,
+      over: (spot) =>
+        dispatch(preview(spot && placing(spec, store.getState().plan.floor, spot.face, offsetAt(spot)), seed)),
+      dropped: (spot) => {
+        dispatch(preview(null, seed));
+        if (spot) dispatch(placeSpec(spec, spot.face, offsetAt(spot)));
+      },
+    });
+  }, [dispatch, host, spec, store, take]);
+}
+
+const styles = StyleSheet.create({
+  tray: { height: 262 },
+  bar: { paddingHorizontal: 8, paddingVertical: 6, gap: 6, alignItems: 'center' },
+  chip: { minHeight: TOUCH, paddingHorizontal: 12, borderRadius: 8, borderWidth: 1.5, justifyContent: 'center' },
+  forms: { height: 196, flexDirection: 'column', flexWrap: 'wrap', gap: 6, paddingHorizontal: 8 },
+  tile: {
+    width: 86,
+    height: 94,
+    borderRadius: 8,
+    borderWidth: 2,
+    alignItems: 'center',
+    paddingVertical: 4,
+    paddingHorizontal: 2,
+  },
+  name: { fontSize: 12, lineHeight: 14, textAlign: 'center' },
+});

@@ -1,0 +1,2 @@
+export * from './align';
+export * from './beside';
