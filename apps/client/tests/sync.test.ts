@@ -1,5 +1,7 @@
-import { type Plan, applyEdit, newPlan } from '@velvet-tape/core';
+import { type Plan, applyEdit, newPlan, usualSpec } from '@velvet-tape/core';
+import { Offline } from '../src/sync/api';
 import { device, jobsOnDevice, markSent, newOnDevice, saveOnDevice, takeIn } from '../src/sync/device';
+import { forget, keep, keptTypes, syncKeptTypes } from '../src/sync/kept-types';
 
 const named = (plan: Plan, name: string): Plan => ({ ...plan, job: { ...plan.job, name } });
 const box = (plan: Plan, x: number, seed: string): Plan => {
@@ -77,4 +79,63 @@ test('what the server has is taken as it is when nothing waits here', async () =
   });
   await takeIn('barn', { plan: named(plan, 'Newer'), version: 4, touched: at });
   expect(await device.jobs.get('barn')).toMatchObject({ waiting: 0, version: 4, plan: { job: { name: 'Newer' } } });
+});
+
+test('a plan that an earlier version left on the device is brought up to date, and edited on', async () => {
+  const plan = box(newPlan({ name: 'Barn' }), 0, 'a');
+  const { types: _, gaps: __, ...rest } = plan;
+  const old = { ...rest, schema: 5 } as unknown as Plan;
+  await device.jobs.add({ id: 'old-job', plan: old, base: old, version: 3, revision: 4, waiting: 0, touched: at });
+  const job = (await device.jobs.get('old-job'))!;
+  expect(job.plan).toEqual(plan);
+  expect(await jobsOnDevice()).toMatchObject([{ name: 'Barn', rooms: 1 }]);
+  await saveOnDevice('old-job', job.plan, named(job.plan, 'Byre'));
+  const theirs = { plan: box(plan, 6000, 'b'), version: 4, touched: at };
+  expect(await takeIn('old-job', theirs)).toEqual({ changed: true, setAside: false });
+  expect((await device.jobs.get('old-job'))!.plan).toMatchObject({ job: { name: 'Byre' }, schema: plan.schema });
+});
+
+describe('types kept for later jobs', () => {
+  const spec = usualSpec('sash window', 'metric');
+  const server = new Map<string, { id: string; name: string; spec: unknown }>();
+  let online = true;
+  beforeEach(async () => {
+    await device.keptTypes.clear();
+    server.clear();
+    online = true;
+    // the test's browser has no timeouts of its own
+    AbortSignal.timeout ??= () => new AbortController().signal;
+    globalThis.fetch = jest.fn(async (url: string, init: RequestInit = {}) => {
+      if (!online) throw new TypeError('no network');
+      const id = url.split('/').at(-1)!;
+      if (init.method === 'PUT')
+        server.set(id, { id, ...(JSON.parse(init.body as string) as { name: string; spec: unknown }) });
+      if (init.method === 'DELETE') server.delete(id);
+      return { ok: true, status: 200, json: async () => ({ types: [...server.values()] }) } as Response;
+    }) as unknown as typeof fetch;
+  });
+
+  test('one kept without a signal is here at once, and on the server when the signal is back', async () => {
+    online = false;
+    await keep({ id: 'kept-1', name: 'Sash', spec });
+    await expect(syncKeptTypes()).rejects.toBeInstanceOf(Offline);
+    expect(await keptTypes()).toEqual([{ id: 'kept-1', name: 'Sash', spec }]);
+    online = true;
+    await syncKeptTypes();
+    expect([...server.keys()]).toEqual(['kept-1']);
+    expect(await keptTypes()).toHaveLength(1);
+  });
+
+  test('what another device kept comes in, and what is forgotten here goes there too', async () => {
+    server.set('kept-2', { id: 'kept-2', name: 'Theirs', spec });
+    await syncKeptTypes();
+    expect(await keptTypes()).toEqual([{ id: 'kept-2', name: 'Theirs', spec }]);
+    online = false;
+    await forget('kept-2');
+    expect(await keptTypes()).toEqual([]);
+    online = true;
+    await syncKeptTypes();
+    expect(server.size).toBe(0);
+    expect(await keptTypes()).toEqual([]);
+  });
 });

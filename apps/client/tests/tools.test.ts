@@ -5,6 +5,7 @@ import {
   type Point,
   applyEdit,
   deriveFloor,
+  distance,
   newPlan,
   pointAt,
 } from '@velvet-tape/core';
@@ -16,6 +17,7 @@ import { chooseTool } from '../src/features/plan/tools/choose-tool';
 import { columnTool } from '../src/features/plan/tools/column-tool';
 import { cornersTool } from '../src/features/plan/tools/corners-tool';
 import { divideTool } from '../src/features/plan/tools/divide-tool';
+import { tipOf } from '../src/features/plan/tools/grips';
 import { lassoTool } from '../src/features/plan/tools/lasso-tool';
 import { loopTool } from '../src/features/plan/tools/loop-tool';
 import { measureTool } from '../src/features/plan/tools/measure-tool';
@@ -221,6 +223,26 @@ describe('choosing', () => {
     tool.up(at(9000, -100));
     expect(bench.floor().rooms[0]!.faces[0]!.openings[0]!.to).toBeCloseTo(4000, 3);
   });
+});
+
+test('the leaf of the chosen door is dragged to where it is to open', () => {
+  const { bench, state } = workbench(shed());
+  const face = bench.floor().rooms[0]!.faces[0]!;
+  const { made } = bench.commit(
+    { kind: 'addOpening', floor: 'ground', opening: 'door', face: face.key, end: 'left', offset: 1000 },
+    'door',
+  );
+  state.selection = { kind: 'opening', id: made!, face: face.key };
+  const tip = tipOf(bench.floor(), bench.floor().openings[0]!)!;
+  // the leaf is hinged at the left and opens into the room, downwards: its edge goes over to the right, and out
+  const tool = chooseTool(bench);
+  tool.down(at(tip.x, tip.y, true));
+  tool.move(at(tip.x + 400, tip.y - 500, true));
+  tool.move(at(1900, -1000, true));
+  tool.up(at(1900, -1000, true));
+  const now = bench.floor().openings[0]!;
+  expect([now.hinge, now.swing]).toEqual(['end', 'left']);
+  expect(distance(tipOf(bench.floor(), now)!, { x: 1830, y: -1000 })).toBeLessThan(200);
 });
 
 describe('drawing corner by corner', () => {

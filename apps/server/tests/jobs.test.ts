@@ -155,6 +155,8 @@ test('the OpenAPI document is valid and names every route', async () => {
     '/api/jobs/{id}/revisions',
     '/api/jobs/{id}/revisions/{version}',
     '/api/jobs/{id}/version',
+    '/api/opening-types',
+    '/api/opening-types/{id}',
     '/healthz',
   ]);
 });

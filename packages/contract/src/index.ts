@@ -1,2 +1,3 @@
 export * from './errors';
 export * from './jobs';
+export * from './kept-types';

@@ -1,5 +1,6 @@
 import {
   type JobSummary,
+  type KeptType,
   type StoredPlan,
   type Written,
   errorSchema,
@@ -63,4 +64,18 @@ export async function sendPlan(id: string, version: number, plan: Plan): Promise
     body: JSON.stringify({ version, plan }),
   };
   return writtenSchema.parse(await call(`/jobs/${encodeURIComponent(id)}/plan`, init));
+}
+
+export const listKeptTypes = (): Promise<unknown> => call('/opening-types');
+
+export async function keepType({ id, name, spec }: KeptType): Promise<void> {
+  await call(`/opening-types/${encodeURIComponent(id)}`, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ name, spec }),
+  });
+}
+
+export async function forgetType(id: string): Promise<void> {
+  await call(`/opening-types/${encodeURIComponent(id)}`, { method: 'DELETE' });
 }

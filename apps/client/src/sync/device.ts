@@ -1,5 +1,14 @@
-import type { JobSummary } from '@velvet-tape/contract';
-import { type Plan, changeBetween, isNothing, jobTotals, mergePlans, repairPlan } from '@velvet-tape/core';
+import type { JobSummary, KeptType } from '@velvet-tape/contract';
+import {
+  type Plan,
+  SCHEMA_VERSION,
+  changeBetween,
+  isNothing,
+  jobTotals,
+  mergePlans,
+  readPlan,
+  repairPlan,
+} from '@velvet-tape/core';
 import { Dexie, type EntityTable } from 'dexie';
 import { randomSeed } from '../store/seed';
 
@@ -17,13 +26,37 @@ export interface DeviceJob {
   readonly touched: string;
 }
 
+/** A type kept for later jobs, as this device knows it. */
+export interface DeviceType extends KeptType {
+  /** It was forgotten here, and the server has not heard of it yet. */
+  readonly forgotten: boolean;
+  readonly waiting: 0 | 1;
+}
+
+const planUpToDate = (plan: Plan): Plan => {
+  if (plan.schema === SCHEMA_VERSION) return plan;
+  const read = readPlan(plan);
+  return read.ok ? read.plan : plan;
+};
+
+/** The job with its plans in the shape of this version; as it is where they can't be read, which is said when it is opened. */
+function upToDate(job: DeviceJob | undefined): DeviceJob | undefined {
+  if (!job) return job;
+  const [plan, base] = [planUpToDate(job.plan), job.base && planUpToDate(job.base)];
+  return plan === job.plan && base === job.base ? job : { ...job, plan, base };
+}
+
 class DeviceDatabase extends Dexie {
   jobs!: EntityTable<DeviceJob, 'id'>;
   listing!: EntityTable<JobSummary, 'id'>;
+  keptTypes!: EntityTable<DeviceType, 'id'>;
 
   constructor() {
     super('velvet-tape');
     this.version(1).stores({ jobs: 'id, waiting', listing: 'id' });
+    this.version(2).stores({ keptTypes: 'id, waiting' });
+    // what an earlier version of the application left here is brought up to date whenever it is looked at
+    this.jobs.hook('reading', upToDate);
   }
 }
 

@@ -1,6 +1,8 @@
 import {
   type BumpShape,
   type Intent,
+  type OpeningForm,
+  type OpeningSpec,
   type Plan,
   type Point,
   type RoomColour,
@@ -9,8 +11,10 @@ import {
   applyEdit,
   deriveFloor,
   diagonalBetween,
+  kindOfForm,
   newPlan,
   parseLength,
+  usualSpec,
 } from '@velvet-tape/core';
 
 /** A side of a room on the sheet; `round`: its curved wall. */
@@ -151,24 +155,40 @@ export class DemoBuilder {
     this.do({ kind: 'setCeilingHeight', room, height: read.value, scope: 'room', read });
   }
 
+  /** What stands in a wall, so far from one end of it; sizes as a person types them. */
   opening(
-    kind: 'door' | 'window',
+    form: OpeningForm,
     room: string,
     side: Side,
     offset: string,
     sizes: { width?: string; height?: string; sill?: string } = {},
-    end: 'left' | 'right' = 'left',
+    more: { end?: 'left' | 'right'; spec?: Partial<OpeningSpec> } = {},
   ): string {
     const typed = Object.fromEntries(Object.entries(sizes).map(([name, text]) => [name, this.mm(text).value]));
     return this.do({
       kind: 'addOpening',
       floor: 'ground',
-      opening: kind,
+      opening: kindOfForm(form),
+      spec: { ...usualSpec(form, this.made.job.units), ...more.spec },
       face: this.face(room, side).key,
-      end,
+      end: more.end ?? 'left',
       offset: this.mm(offset).value,
       ...typed,
     });
+  }
+
+  /** The jambs of an opening read along its wall, the tape hooked on the left corner. */
+  readRunning(room: string, side: Side, opening: string, near: string, far: string): void {
+    const { from, to } = this.face(room, side);
+    for (const [jamb, text] of [
+      ['near', near],
+      ['far', far],
+    ] as const)
+      this.do({ kind: 'readGap', floor: 'ground', from, to, a: 'from', b: { opening, jamb }, read: this.taped(text) });
+  }
+
+  note(opening: string, note: string): void {
+    this.do({ kind: 'changeOpening', floor: 'ground', opening, note });
   }
 
   flip(opening: string, what: 'hinge' | 'swing'): void {

@@ -50,14 +50,29 @@ export function ferryHouse(): { id: string; plan: Plan } {
   build.bend(hall, 'left', '0.62');
   build.bump(waiting, 'top', 'slanted', '0.90', '2.10', '0.75', '0.45');
   build.bump(kitchen, 'bottom', 'breast', '1.05', '1.40', '0.38');
-  build.opening('door', hall, 'top', '0.62', { width: '1.01', height: '2.10' });
-  build.opening('window', hall, 'round', '0.55', { width: '1.20', height: '1.35', sill: '0.85' });
-  build.opening('window', hall, 'round', '0.55', { width: '1.20', height: '1.35', sill: '0.85' }, 'right');
-  build.opening('door', waiting, 'left', '0.55', { width: '0.83' });
-  build.opening('window', waiting, 'top', '0.15', { width: '0.90', height: '1.35', sill: '0.55' });
-  build.opening('door', kitchen, 'top', '2.30', { width: '0.73' });
-  build.opening('window', kitchen, 'left', '1.05', { width: '1.20', height: '1.05', sill: '1.05' });
-  build.opening('door', wash, 'left', '0.35', { width: '0.73' });
+  const entrance = build.opening(
+    'hinged door',
+    hall,
+    'top',
+    '0.62',
+    { width: '1.01', height: '2.10' },
+    { spec: { glazing: 0.35, material: 'oak, part glazed' } },
+  );
+  build.note(entrance, 'Old ticket flap in the leaf: keep.');
+  const sash = { width: '1.20', height: '1.35', sill: '0.85' };
+  build.opening('sash window', hall, 'round', '0.55', sash);
+  build.opening('sash window', hall, 'round', '0.55', sash, { end: 'right' });
+  build.opening('hinged door', waiting, 'left', '0.55');
+  build.opening('sash window', waiting, 'top', '0.15', { width: '0.90', height: '1.35', sill: '0.55' });
+  build.opening('hinged door', kitchen, 'top', '2.30', { width: '0.73' });
+  const scullery = build.opening('side-hung window', kitchen, 'left', '1.05', {
+    width: '1.20',
+    height: '1.05',
+    sill: '1.05',
+  });
+  build.opening('hinged door', wash, 'left', '0.35', { width: '0.73' });
+  build.opening('double door', store, 'bottom', '3.30', { width: '1.66', height: '2.10' });
+  build.readRunning(kitchen, 'left', scullery, '1.05', '2.25');
   build.column('round', '0.24', topLeft.x + 2000, topLeft.y + 750);
   // where the scullery ends and cooking begins there is no wall
   const { a } = build.face(kitchen, 'top');

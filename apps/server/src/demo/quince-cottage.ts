@@ -12,9 +12,9 @@ export function quinceCottage(): { id: string; plan: Plan } {
   build.tape(sewing, 'right', `9' 8 1/2"`);
   const closet = build.room('Closet', 3810, 0, 4900, 2100);
   build.tape(closet, 'top', `3' 4 3/4"`);
-  build.opening('door', sewing, 'bottom', `1' 3"`, { width: `2' 8"` });
-  build.opening('window', sewing, 'top', `4' 0"`, { width: `4' 6"`, height: `4' 0"`, sill: `2' 10"` });
-  const closetDoor = build.opening('door', closet, 'left', `1' 0"`, { width: `2' 4"` });
+  build.opening('hinged door', sewing, 'bottom', `1' 3"`, { width: `2' 8"` });
+  build.opening('sash window', sewing, 'top', `4' 0"`, { width: `4' 6"`, height: `4' 0"`, sill: `2' 10"` });
+  const closetDoor = build.opening('hinged door', closet, 'left', `1' 0"`, { width: `2' 4"` });
   build.flip(closetDoor, 'swing');
   return { id: 'quince-cottage', plan: build.plan };
 }

@@ -3,6 +3,10 @@ import {
   errorSchema,
   jobId,
   jobListSchema,
+  keepTypeSchema,
+  keptTypeId,
+  keptTypeListSchema,
+  keptTypeSchema,
   revisionListSchema,
   storedPlanSchema,
   writePlanSchema,
@@ -72,6 +76,27 @@ export function openApiDocument() {
   });
   registry.registerPath({
     method: 'get',
+    path: '/api/opening-types',
+    summary: 'List the types of doors and windows that are kept for later jobs',
+    responses: { 200: json(keptTypeListSchema, 'In the order they were kept') },
+  });
+  const typeParams = z.object({ id: keptTypeId });
+  registry.registerPath({
+    method: 'put',
+    path: '/api/opening-types/{id}',
+    summary: 'Keep a type',
+    request: { params: typeParams, body: { content: { 'application/json': { schema: keepTypeSchema } } } },
+    responses: { 200: json(keptTypeSchema, 'Kept'), 400: failure('Not as agreed') },
+  });
+  registry.registerPath({
+    method: 'delete',
+    path: '/api/opening-types/{id}',
+    summary: 'Forget a type',
+    request: { params: typeParams },
+    responses: { 200: json(z.object({ ok: z.literal(true) }), 'Forgotten') },
+  });
+  registry.registerPath({
+    method: 'get',
     path: '/healthz',
     summary: 'Is the service well?',
     responses: { 200: json(z.object({ ok: z.literal(true) }), 'Well') },
@@ -79,7 +104,11 @@ export function openApiDocument() {
 
   return new OpenApiGeneratorV31(registry.definitions).generateDocument({
     openapi: '3.1.0',
-    info: { title: 'Velvet Tape', version: '1', description: 'Jobs and their plans.' },
+    info: {
+      title: 'Velvet Tape',
+      version: '1',
+      description: 'Jobs and their plans; types of doors and windows kept for later ones.',
+    },
     servers: [{ url: '/' }],
   });
 }

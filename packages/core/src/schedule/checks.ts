@@ -21,7 +21,7 @@ const NIB = 100;
 /** The narrowest leaf that is made, mm (UK sizes; common practice, no source). */
 const NARROWEST_LEAF = 610;
 /** A leaf that leads outside, mm (common practice, no source). */
-const ENTRANCE = 826;
+const ENTRANCE = 812;
 /** Clear width for a wheelchair with the door open 90°, mm: 32 in, and 815 mm where one measures in those (ADA Standards 404.2.3, from memory). */
 const WHEELCHAIR: Record<Units, number> = { imperial: 812.8, metric: 815 };
 /** A sill lower than this over a storey's drop wants a guard, mm (common practice, no source). */

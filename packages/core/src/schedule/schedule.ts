@@ -7,8 +7,9 @@ export interface ScheduleLine {
   readonly opening: Opening;
   /** D1, W2 */
   readonly label: string;
-  /** What its type is called. */
+  /** What its type is called, with its size unless it has a name; and without. */
   readonly type: string;
+  readonly called: string;
   /** How many there are of its type in the house. */
   readonly alike: number;
   /** From jamb to jamb; of an opening up to the ceiling, as high as that is. */
@@ -58,6 +59,7 @@ export function openingSchedule(floor: DerivedFloor): ScheduleLine[] {
       opening,
       label: labelOf(opening),
       type: typeName(types[opening.type]!, job.units),
+      called: types[opening.type]!.name || opening.form,
       alike: alike.get(opening.type)!,
       width: opening.width,
       height,

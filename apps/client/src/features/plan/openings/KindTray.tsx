@@ -1,4 +1,11 @@
-import { OPENING_FORMS, type OpeningForm, type OpeningSpec, formatLength, usualSpecs } from '@velvet-tape/core';
+import {
+  OPENING_FORMS,
+  type OpeningForm,
+  type OpeningSpec,
+  formatLength,
+  typeName,
+  usualSpecs,
+} from '@velvet-tape/core';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -10,17 +17,22 @@ import { preview } from '../edit';
 import { type DropSpot, listenToDragOut } from './drop-targets';
 import { addSpec, placeSpec, placing } from './commands';
 import { FormSign } from './FormSign';
+import { forgetKept, useKeptTypes } from './kept-types';
 
 /** Every form there is, by its sign. A tap puts one into the widest gap of the wall; dragged out, it goes where it is let go of. */
 export function KindTray() {
   const colours = useColours();
   const units = useAppSelector((state) => state.plan.plan!.job.units);
   const [form, setForm] = useState<OpeningForm>('hinged door');
+  const kept = useKeptTypes();
   const specs = useMemo(() => OPENING_FORMS.map((each) => usualSpecs(each, units)[0]!), [units]);
   const sizes = useMemo(() => usualSpecs(form, units), [form, units]);
   return (
     <View style={[styles.tray, { backgroundColor: colours.linen }]} testID="kind-tray">
       <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.bar}>
+        {kept.map(({ id, name, spec }) => (
+          <SizeChip key={id} spec={spec} text={typeName({ ...spec, name }, units)} kept={id} />
+        ))}
         {sizes.map((spec) => (
           <SizeChip
             key={`${spec.width} ${spec.height}`}
@@ -38,17 +50,19 @@ export function KindTray() {
   );
 }
 
-function SizeChip({ spec, text }: { spec: OpeningSpec; text: string }) {
+/** A usual size, or a kept type, which a long press forgets. */
+function SizeChip({ spec, text, kept }: { spec: OpeningSpec; text: string; kept?: string }) {
   const dispatch = useAppDispatch();
   const colours = useColours();
   return (
     <Pressable
       accessibilityRole="button"
-      accessibilityLabel={`Add ${spec.form} ${text}`}
+      accessibilityLabel={kept ? `Add ${text}, kept` : `Add ${spec.form} ${text}`}
       onPress={() => dispatch(addSpec(spec))}
+      {...(kept && { onLongPress: () => dispatch(forgetKept(kept)), accessibilityHint: 'Press long to forget it' })}
       style={[styles.chip, { borderColor: colours.brassDeep, backgroundColor: colours.chalk }]}
     >
-      <Text style={{ color: colours.ink, fontVariant: ['tabular-nums'] }}>{text}</Text>
+      <Text style={{ color: colours.ink, fontVariant: ['tabular-nums'] }}>{kept ? `★ ${text}` : text}</Text>
     </Pressable>
   );
 }

@@ -20,6 +20,7 @@ import { DropMenu } from '../../../ui/DropMenu';
 import { FONTS, useColours } from '../../../ui/theme';
 import { selectOpening } from '../selectors';
 import { changeType, takeType } from './commands';
+import { keepForLater } from './kept-types';
 
 /** The type of the chosen opening: what is changed here is changed of all that are of it. */
 export function TypePanel() {
@@ -55,6 +56,7 @@ function Panel({ opening, plan }: { opening: Opening; plan: Plan }) {
         <OtherTypes opening={opening} plan={plan} />
         <Forms opening={opening} />
         {alike > 1 && <BarButton icon="call-split" label="Make its own" onPress={() => dispatch(takeType('own'))} />}
+        <BarButton icon="star-outline" label="Keep for later jobs" onPress={() => dispatch(keepForLater(type))} />
         {opening.kind === 'opening' && (
           <BarButton
             icon="arrow-expand-up"

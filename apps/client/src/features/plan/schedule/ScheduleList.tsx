@@ -61,7 +61,7 @@ function List({ floor }: { floor: DerivedFloor }) {
       title="Doors and windows"
       testID="schedule"
       downloads={[
-        { icon: 'microsoft-excel', says: 'Doors and windows as a workbook (XLSX)', now: () => dispatch(workbook) },
+        { icon: 'table-large', says: 'Doors and windows as a workbook (XLSX)', now: () => dispatch(workbook) },
         { icon: 'download', says: 'Doors and windows as CSV', now: () => downloadOpenings(floor) },
       ]}
     >
@@ -129,7 +129,7 @@ function Row({ line, checks, units }: { line: ScheduleLine; checks: readonly Ope
   const colours = useColours();
   const floor = useAppSelector((state) => state.plan.floor);
   const [noting, setNoting] = useState(false);
-  const { label, width, height, sill, head, hand, rooms, glazing, clear, structural, type, alike } = line;
+  const { label, width, height, sill, head, hand, rooms, glazing, clear, structural, called, alike } = line;
   const { id, note, kind } = line.opening;
   const long = (mm: number) => formatLength(mm, units);
   const names = rooms.map((room) => (room ? room.room.name || 'unnamed room' : 'outside'));
@@ -153,7 +153,7 @@ function Row({ line, checks, units }: { line: ScheduleLine; checks: readonly Ope
           <View style={styles.what}>
             <Text style={[styles.size, { color: colours.ink }]}>{size}</Text>
             <Text style={[styles.small, { color: colours.inkSoft }]}>
-              {alike > 1 ? `${type}, one of ${alike}` : type}
+              {alike > 1 ? `${called}, one of ${alike}` : called}
             </Text>
             <Text style={[styles.small, { color: colours.inkSoft }]}>{where}</Text>
             <Text style={[styles.small, { color: colours.inkSoft }]}>{sizes}</Text>

@@ -1,0 +1,18 @@
+import { LONGEST_NAME, openingSpecSchema } from '@velvet-tape/core';
+import { z } from 'zod';
+
+export const keptTypeId = z
+  .string()
+  .min(4)
+  .max(64)
+  .regex(/^[\w-]+$/, 'The id of a type has letters, digits and dashes only.')
+  .meta({ id: 'KeptTypeId' });
+
+/** A type of door or window that is kept for later jobs. */
+export const keepTypeSchema = z
+  .object({ name: z.string().max(LONGEST_NAME), spec: openingSpecSchema })
+  .meta({ id: 'KeepType' });
+export const keptTypeSchema = keepTypeSchema.extend({ id: keptTypeId }).meta({ id: 'KeptType' });
+export type KeptType = z.infer<typeof keptTypeSchema>;
+
+export const keptTypeListSchema = z.object({ types: z.array(keptTypeSchema) }).meta({ id: 'KeptTypeList' });
