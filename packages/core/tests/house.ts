@@ -45,6 +45,10 @@ export class House {
     return deriveFloor(this.plan, 'ground');
   }
 
+  on(floor: string): DerivedFloor {
+    return deriveFloor(this.plan, floor);
+  }
+
   room(id: string) {
     const room = this.floor.rooms.find((r) => r.room.id === id);
     if (!room) throw new Error(`No room ${id}`);

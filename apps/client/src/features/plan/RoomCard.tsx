@@ -29,6 +29,7 @@ function Card({ room, walls }: { room: DerivedRoom; walls: boolean }) {
     ['Net internal floor area', `${roughly(rough, formatArea(measures.area, units))}${sure}`],
     ['Perimeter', roughly(rough, formatLength(measures.perimeter, units, rough ? 'coarse' : 'fine'))],
     ['Wall area less openings', roughly(rough, formatArea(measures.wallArea, units))],
+    ['Skirting less doors', roughly(rough, formatLength(measures.skirting, units, rough ? 'coarse' : 'fine'))],
     ['Volume', roughly(rough, formatVolume(measures.volume, units))],
   ];
   const toTape = room.faces.filter((face) => face.provenance === 'rough').length;

@@ -16,7 +16,10 @@ import { MarkView } from '../MarkView';
 import { type Field, planActions } from '../plan-slice';
 import { selectOpening, selectRoom } from '../selectors';
 
+/** px; on a wide screen there is more room for it. */
 const HEIGHT = 148;
+const HIGHER = 204;
+const WIDE_STRIP = 700;
 /** Left for figures at the left end, and round the drawing, px. */
 const FIGURES = 62;
 const MARGIN = 10;
@@ -30,9 +33,10 @@ export function Elevation({ face }: { face: WallFace }) {
   const chosen = useAppSelector(selectOpening);
   const ceiling = useAppSelector(selectRoom)?.ceilingHeight ?? usual;
   const [width, setWidth] = useState(360);
-  const k = Math.min((width - FIGURES - 2 * MARGIN) / Math.max(1, face.length), (HEIGHT - 2 * MARGIN) / ceiling);
+  const high = width > WIDE_STRIP ? HIGHER : HEIGHT;
+  const k = Math.min((width - FIGURES - 2 * MARGIN) / Math.max(1, face.length), (high - 2 * MARGIN) / ceiling);
   const left = FIGURES + (width - FIGURES - face.length * k) / 2;
-  const floor = HEIGHT - MARGIN;
+  const floor = high - MARGIN;
   const openings = openingsInElevation(face, ceiling);
   const on = openings.find((each) => each.on.opening.id === chosen?.opening.id);
   const up = (mm: number) => floor - mm * k;
@@ -41,9 +45,9 @@ export function Elevation({ face }: { face: WallFace }) {
       testID="elevation"
       accessibilityLabel="The wall seen from inside the room"
       onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
-      style={[styles.elevation, { backgroundColor: colours.linen, borderColor: colours.brassDeep }]}
+      style={[styles.elevation, { height: high, backgroundColor: colours.linen, borderColor: colours.brassDeep }]}
     >
-      <Svg width={width} height={HEIGHT}>
+      <Svg width={width} height={high}>
         <G transform={`matrix(${k} 0 0 ${k} ${left} ${floor})`}>
           {drawElevation(face, ceiling).map((mark) => (
             <MarkView key={mark.key} mark={mark} colours={colours} lettering={13 / k} />
@@ -108,10 +112,7 @@ function Figure({ at, field, label, value }: { at: number; field: Field; label: 
       accessibilityLabel={`${label} of the wall: ${value}`}
       aria-selected={typing}
       onPress={() => dispatch(planActions.fieldChosen(field))}
-      style={[
-        styles.figure,
-        { top: Math.min(HEIGHT - 34, Math.max(0, at - 8)), borderColor: typing ? colours.brassDeep : 'transparent' },
-      ]}
+      style={[styles.figure, { top: Math.max(0, at - 8), borderColor: typing ? colours.brassDeep : 'transparent' }]}
     >
       <Text style={[styles.what, { color: colours.inkSoft }]}>{label}</Text>
       <Text style={[styles.value, { color: colours.ink }]}>{value}</Text>
@@ -120,7 +121,7 @@ function Figure({ at, field, label, value }: { at: number; field: Field; label: 
 }
 
 const styles = StyleSheet.create({
-  elevation: { height: HEIGHT, borderTopWidth: 2 },
+  elevation: { borderTopWidth: 2 },
   opening: { position: 'absolute', borderWidth: 2.5, alignItems: 'center', justifyContent: 'flex-end' },
   label: { fontFamily: FONTS.strong, fontSize: 12, lineHeight: 15, paddingHorizontal: 2 },
   figure: {
