@@ -136,6 +136,28 @@ plain.describe('on a phone', () => {
     await page.getByRole('menuitem', { name: 'Doors and windows' }).tap();
     await page.getByText('To check (1)').waitFor();
     await picture(page, 'phone-schedule');
+    await page.getByRole('button', { name: 'Glazing', exact: true }).tap();
+    await page.getByTestId('glazing-chart').waitFor();
+    await page.waitForTimeout(1000);
+    await picture(page, 'phone-glazing');
+    await page.getByRole('button', { name: 'All (9)', exact: true }).tap();
+    await page.getByRole('button', { name: /^W4, / }).tap();
+    const press = async (name: string) => {
+      await page.getByRole('button', { name, exact: true }).scrollIntoViewIfNeeded();
+      await page.getByRole('button', { name, exact: true }).tap();
+    };
+    await press('Show the elevation');
+    await page.getByTestId('elevation').waitFor();
+    await page.getByRole('button', { name: /^Sill of the wall/ }).tap();
+    await page.getByRole('button', { name: /^Sill: / }).scrollIntoViewIfNeeded();
+    await picture(page, 'phone-elevation');
+    await press('Hide the elevation');
+    await page.getByRole('button', { name: 'Done', exact: true }).tap();
+    await finger.tap(await middleOf(page.getByTestId(/^name/).getByText('Ticket hall')));
+    await page.getByText(/^Tape the walls|^Go round/).tap();
+    await press('More doors and windows');
+    await page.getByTestId('kind-tray').waitFor();
+    await picture(page, 'phone-tray');
   });
 });
 

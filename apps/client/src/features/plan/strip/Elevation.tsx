@@ -11,7 +11,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import Svg, { G } from 'react-native-svg';
 import { Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
-import { FONTS, useColours } from '../../../ui/theme';
+import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { MarkView } from '../MarkView';
 import { type Field, planActions } from '../plan-slice';
 import { selectOpening, selectRoom } from '../selectors';
@@ -39,6 +39,7 @@ export function Elevation({ face }: { face: WallFace }) {
   const floor = high - MARGIN;
   const openings = openingsInElevation(face, ceiling);
   const on = openings.find((each) => each.on.opening.id === chosen?.opening.id);
+  const window = on?.on.opening.kind === 'window';
   const up = (mm: number) => floor - mm * k;
   return (
     <View
@@ -77,23 +78,11 @@ export function Elevation({ face }: { face: WallFace }) {
           </Text>
         </Pressable>
       ))}
-      <Figure at={up(ceiling)} field="ceiling" label="Ceiling" value={formatLength(ceiling, units)} />
-      {on && (
-        <Figure
-          at={Math.max(up(on.head), up(ceiling) + 34)}
-          field="head"
-          label="Head"
-          value={formatLength(on.head, units)}
-        />
-      )}
-      {on && on.on.opening.kind === 'window' && (
-        <Figure
-          at={Math.max(up(on.sill), up(on.head) + 34, up(ceiling) + 68)}
-          field="sill"
-          label="Sill"
-          value={formatLength(on.sill, units)}
-        />
-      )}
+      <View style={styles.figures}>
+        <Figure field="ceiling" label="Ceiling" value={formatLength(ceiling, units)} wall={face.key} />
+        {on && <Figure field={window ? 'head' : 'height'} label="Head" value={formatLength(on.head, units)} />}
+        {on && window && <Figure field="sill" label="Sill" value={formatLength(on.sill, units)} />}
+      </View>
     </View>
   );
 }
@@ -101,8 +90,8 @@ export function Elevation({ face }: { face: WallFace }) {
 const heightsInWords = ({ on, sill, head }: OpeningInElevation, long: (mm: number) => string): string =>
   `${labelOf(on.opening)} in elevation: sill ${long(sill)}, head ${long(head)}`;
 
-/** A height at the left end; tapped, it waits to be typed. */
-function Figure({ at, field, label, value }: { at: number; field: Field; label: string; value: string }) {
+/** A height at the left end; tapped, it waits to be typed. One of the wall is typed with the wall chosen. */
+function Figure({ field, label, value, wall }: { field: Field; label: string; value: string; wall?: string }) {
   const dispatch = useAppDispatch();
   const colours = useColours();
   const typing = useAppSelector((state) => state.plan.pad.field === field);
@@ -111,8 +100,11 @@ function Figure({ at, field, label, value }: { at: number; field: Field; label: 
       accessibilityRole="button"
       accessibilityLabel={`${label} of the wall: ${value}`}
       aria-selected={typing}
-      onPress={() => dispatch(planActions.fieldChosen(field))}
-      style={[styles.figure, { top: Math.max(0, at - 8), borderColor: typing ? colours.brassDeep : 'transparent' }]}
+      onPress={() => {
+        if (wall) dispatch(planActions.selected({ kind: 'wall', face: wall }));
+        dispatch(planActions.fieldChosen(field));
+      }}
+      style={[styles.figure, { borderColor: typing ? colours.brassDeep : 'transparent' }]}
     >
       <Text style={[styles.what, { color: colours.inkSoft }]}>{label}</Text>
       <Text style={[styles.value, { color: colours.ink }]}>{value}</Text>
@@ -124,15 +116,8 @@ const styles = StyleSheet.create({
   elevation: { borderTopWidth: 2 },
   opening: { position: 'absolute', borderWidth: 2.5, alignItems: 'center', justifyContent: 'flex-end' },
   label: { fontFamily: FONTS.strong, fontSize: 12, lineHeight: 15, paddingHorizontal: 2 },
-  figure: {
-    position: 'absolute',
-    left: 2,
-    width: FIGURES,
-    minHeight: 32,
-    borderWidth: 2,
-    borderRadius: 6,
-    paddingHorizontal: 4,
-  },
-  what: { fontSize: 11, lineHeight: 13 },
-  value: { fontFamily: FONTS.strong, fontSize: 13, lineHeight: 15, fontVariant: ['tabular-nums'] },
+  figures: { position: 'absolute', left: 2, top: 0, width: FIGURES },
+  figure: { minHeight: TOUCH, borderWidth: 2, borderRadius: 6, paddingHorizontal: 4, justifyContent: 'center' },
+  what: { fontSize: 12, lineHeight: 15 },
+  value: { fontFamily: FONTS.strong, fontSize: 14, lineHeight: 18, fontVariant: ['tabular-nums'] },
 });
