@@ -228,7 +228,7 @@ test('a room and the room beside it are measured by touch, from first tap to fil
   expect(svg).toContain('id="scale-bar"');
   expect(svg).toContain('id="north"');
   const csv = await downloaded(page, 'Rooms as CSV');
-  expect(csv).toContain('Cookhouse,13.230,14.700,2.500,33.546,33.075,all taped or worked out');
+  expect(csv).toContain('Cookhouse,13.230,14.700,2.500,33.546,13.800,33.075,all taped or worked out');
 });
 
 async function downloaded(page: Page, what: string): Promise<string> {

@@ -8,6 +8,7 @@ import {
   gapRun,
   openingsOn,
   parseLength,
+  readingLines,
   sumOfGaps,
 } from '../src';
 import { House } from './house';
@@ -268,6 +269,29 @@ describe('what was read stays', () => {
     expect(at().at(-1)).toEqual([4000 - 420 - 830, 4000 - 420]);
     house.do({ kind: 'removeOpening', opening: door });
     expect(house.floor.gaps).toEqual([]);
+  });
+
+  test('while its wall is bent a reading waits, and counts again when the wall is straight', () => {
+    const { house, door, face, read, at } = wall();
+    house.do(read('from', jamb(door, 'near'), '0.42'));
+    const bend = (value: number) =>
+      house.do({
+        kind: 'bendWall',
+        floor: 'ground',
+        face: house.floor.rooms[0]!.faces.find(({ openings }) => openings.length > 0)!.key,
+        by: 'sagitta',
+        value,
+        way: 'out',
+      });
+    const { from } = face();
+    bend(400);
+    expect(house.floor.gaps).toHaveLength(1);
+    expect(readingLines(house.floor)).toMatchObject([
+      { what: 'along wall, left corner to left jamb of D1', control: 0 },
+    ]);
+    bend(0);
+    expect(face().from).toBe(from);
+    expect(at()[0]).toEqual([420, 1250]);
   });
 
   test('a copied room has readings of its own', () => {

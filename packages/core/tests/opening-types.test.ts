@@ -10,6 +10,7 @@ import {
   orderedSchedule,
   scheduleTotals,
   structuralSize,
+  traySpecs,
   typeName,
   usualSpec,
   usualSpecs,
@@ -172,6 +173,14 @@ describe('sizes of the trade', () => {
     expect(clearWidth(door(32)) / MM_PER_INCH).toBeLessThan(32);
     // open by 60° only, half of the leaf stands in the way
     expect(clearWidth({ ...door(36), angle: 60 })).toBeCloseTo(36 * MM_PER_INCH * 0.5 - 35, 6);
+  });
+
+  test('the tray has every form, and glazed doors, bars, and openings to the ceiling by their names', () => {
+    const names = traySpecs('metric').map(({ name }) => name);
+    expect(names).toEqual(
+      expect.arrayContaining([...OPENING_FORMS, 'glazed door', 'window with bars', 'opening to the ceiling']),
+    );
+    expect(new Set(traySpecs('imperial').map(({ spec }) => JSON.stringify(spec))).size).toBe(names.length);
   });
 
   test('two leaves are half as wide each; of a leaf and a half the larger is two thirds', () => {

@@ -1,4 +1,4 @@
-import { gapRun, gapsByRun, judgedGaps, markInWords } from '../openings';
+import { gapRun, gapsByRun, judgedGaps, markInWords, readOn } from '../openings';
 import type { GapReading, HeightReading, Reading, Value } from '../plan/plan';
 import { placeInWords } from '../trueup';
 import type { DerivedFloor } from './derive-floor';
@@ -54,14 +54,14 @@ function gapLines(floor: DerivedFloor): ReadingLine[] {
   return gapsByRun(floor.gaps).flatMap((gaps) => {
     const { from, to } = gaps[0]!;
     const run = gapRun(floor.network, from, to, floor.openings);
-    if (!run) return [];
-    const judged = judgedGaps(run, gaps, wallKnown(floor, { from, to }));
+    const stands = run?.stands ?? floor.openings.map((opening) => ({ opening }));
+    const judged = run ? judgedGaps(run, readOn(run, gaps), wallKnown(floor, { from, to })) : [];
     return gaps.map((gap): ReadingLine => {
       const { off, control } = judged.find(({ reading }) => reading === gap) ?? { off: 0, control: 0 };
       return {
         ...gap,
         room: roomOfReading(floor, gap)?.room.name ?? '',
-        what: `along wall, ${markInWords(gap.a, run.stands)} to ${markInWords(gap.b, run.stands)}`,
+        what: `along wall, ${markInWords(gap.a, stands)} to ${markInWords(gap.b, stands)}`,
         angle: false,
         off,
         control,

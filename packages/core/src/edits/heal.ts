@@ -21,7 +21,9 @@ export function heal(draft: Draft, floor: Id, id: Id): void {
 /** One wall in the place of two that leave a corner, unless a reading, an opening or a solid depends on the corner. True when it was done. */
 export function join(draft: Draft, one: HalfWall, two: HalfWall): boolean {
   const corner = one.from;
-  const read = Object.values(draft.readings).some((reading) => cornersOfReading(reading).includes(corner));
+  const read =
+    Object.values(draft.readings).some((reading) => cornersOfReading(reading).includes(corner)) ||
+    Object.values(draft.gaps).some(({ from, to }) => from === corner || to === corner);
   const carries = [one.wall.id, two.wall.id].some((id) => draft.openingsOn(id).length + draft.solidsOn(id).length > 0);
   if (read || carries || one.to === two.to) return false;
   const { wall } = one;

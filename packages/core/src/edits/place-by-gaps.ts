@@ -1,14 +1,13 @@
 import type { Draft } from '../plan/draft';
 import { type Id, openingsOfGap } from '../plan/plan';
-import { type GapRun, gapRun, gapsByRun, placesByGaps } from '../openings';
+import { type GapRun, gapRun, gapsByRun, placesByGaps, readOn } from '../openings';
 import { type Network, wallInsets } from '../walls';
 
-/** Readings along walls of a floor whose wall or opening is gone go too. */
+/** Readings along walls of a floor go with their corners and openings. While their wall is bent, or has something built against it, they wait. */
 export function dropLostGaps(draft: Draft, floor: Id, network: Network): void {
   for (const gap of draft.on('gaps', floor)) {
-    const run = gapRun(network, gap.from, gap.to, draft.openingsOf(floor));
-    const named = run && openingsOfGap(gap).every((id) => run.stands.some(({ opening }) => opening.id === id));
-    if (!named) draft.drop('gaps', gap.id);
+    const there = network.corners.has(gap.from) && network.corners.has(gap.to);
+    if (!there || !openingsOfGap(gap).every((id) => draft.openings[id])) draft.drop('gaps', gap.id);
   }
 }
 
@@ -17,7 +16,7 @@ export function placeByGaps(draft: Draft, floor: Id, network: Network): void {
   for (const gaps of gapsByRun(draft.on('gaps', floor))) {
     const run = gapRun(network, gaps[0]!.from, gaps[0]!.to, draft.openingsOf(floor));
     if (!run) continue;
-    const places = placesByGaps(run, gaps);
+    const places = placesByGaps(run, readOn(run, gaps));
     for (const { opening, half } of run.stands) {
       const place = places.get(opening.id);
       if (!place) continue;

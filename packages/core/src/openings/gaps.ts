@@ -128,6 +128,10 @@ function solve({ observations, now }: Net): { x: number[]; covariance: Matrix } 
   return { x: factors.solve(right).to1DArray(), covariance: factors.solve(Matrix.eye(now.length)) };
 }
 
+/** Those of the readings that have their marks on the run. While a wall is bent, or an opening is elsewhere, a reading waits. */
+export const readOn = (run: GapRun, gaps: readonly GapReading[]): GapReading[] =>
+  gaps.filter((gap) => openingsOfGap(gap).every((id) => run.stands.some(({ opening }) => opening.id === id)));
+
 /** Readings along one run, by the corners of the run. */
 export function gapsByRun(gaps: Iterable<GapReading>): GapReading[][] {
   const runs = new Map<string, GapReading[]>();
@@ -173,7 +177,7 @@ export function sumsOfGaps(
     const { from, to } = own[0]!;
     if (readings.some((r) => r.kind === 'length' && r.face === 'inside' && r.from === from && r.to === to)) return [];
     const run = gapRun(network, from, to, openings);
-    const sum = run && sumOfGaps(run, own);
+    const sum = run && sumOfGaps(run, readOn(run, own));
     return sum ? [sum] : [];
   });
 }
@@ -305,7 +309,7 @@ export function gapSequence(openings: readonly Id[], way: GapWay): { readonly a:
 }
 
 /** What a mark is called: “the left corner”, “the far jamb of D1”. */
-export function markInWords(mark: WallMark, stands: readonly OpeningOnRun[]): string {
+export function markInWords(mark: WallMark, stands: readonly Pick<OpeningOnRun, 'opening'>[]): string {
   if (mark === 'from') return 'left corner';
   if (mark === 'to') return 'right corner';
   const opening = stands.find((each) => each.opening.id === mark.opening)?.opening;

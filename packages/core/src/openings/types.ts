@@ -4,6 +4,7 @@ import {
   type OpeningSpec,
   type OpeningType,
   type Units,
+  OPENING_FORMS,
   kindOfForm,
 } from '../plan/plan';
 import { MM_PER_INCH, formatLength } from '../units';
@@ -226,6 +227,28 @@ function usualOf(form: OpeningForm): Partial<OpeningSpec> {
 /** The usual types of a form where one measures in these units, the commonest first. */
 export const usualSpecs = (form: OpeningForm, units: Units): OpeningSpec[] =>
   USUAL[units][form].map(([width, height, sill = 0]) => ({ ...plain, ...usualOf(form), form, width, height, sill }));
+
+/** What a tray of openings offers: every form as it usually is, and what is asked for by a name of its own. */
+export function traySpecs(units: Units): { readonly name: string; readonly spec: OpeningSpec }[] {
+  const first = (form: OpeningForm): OpeningSpec => usualSpecs(form, units)[0]!;
+  const named = (form: OpeningForm, name: string, more: Partial<OpeningSpec>) => ({
+    name,
+    spec: { ...first(form), ...more },
+  });
+  return OPENING_FORMS.flatMap((form) => {
+    const own = { name: form as string, spec: first(form) };
+    switch (form) {
+      case 'hinged door':
+        return [own, named(form, 'glazed door', { glazing: 0.65 })];
+      case 'plain opening':
+        return [own, named(form, 'opening to the ceiling', { toCeiling: true })];
+      case 'side-hung window':
+        return [own, named(form, 'window with bars', { bars: { across: 2, upright: 1 } })];
+      default:
+        return [own];
+    }
+  });
+}
 
 const FIRST: Record<OpeningKind, OpeningForm> = {
   door: 'hinged door',

@@ -145,6 +145,10 @@ function weld(draft: Draft, one: Id, two: Id, queue: Set<Id>): void {
     const renamed = withCorners(reading, (id) => (id === gone ? kept : id));
     if (renamed !== reading) draft.put('readings', renamed);
   }
+  for (const gap of Object.values(draft.gaps)) {
+    if (gap.from === gone) draft.put('gaps', { ...gap, from: kept });
+    if (gap.to === gone) draft.put('gaps', { ...draft.gaps[gap.id]!, to: kept });
+  }
   draft.drop('corners', gone);
 }
 

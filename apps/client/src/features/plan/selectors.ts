@@ -49,7 +49,7 @@ export function entryUnit(field: Field, units: Plan['job']['units']): LengthUnit
 }
 
 /** Sizes that may be nothing. */
-const MAY_BE_ZERO: readonly Field[] = ['sill', 'left', 'right', 'splay', 'sagitta', 'bow', 'frame'];
+const MAY_BE_ZERO: readonly Field[] = ['sill', 'left', 'right', 'splay', 'sagitta', 'bow', 'frame', 'depth'];
 
 const selectKept = (state: RootState) => state.plan.proposal;
 
@@ -276,6 +276,9 @@ export const selectTypedIntent = createSelector(
         return on && { ...changeOf(on.opening, floor, pad.scope), [pad.field]: mm };
       case 'head':
         return on && { ...changeOf(on.opening, floor, pad.scope), height: mm - on.opening.sill };
+      case 'depth':
+        // nothing: as deep as the wall is thick
+        return on && { kind: 'changeType', type: on.opening.type, change: { depth: mm > 0 ? mm : null } };
       case 'frame':
       case 'glazing':
       case 'angle':

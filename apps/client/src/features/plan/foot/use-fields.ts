@@ -114,6 +114,10 @@ function openingFields(
       field('height', height),
       ...(window ? [field('sill', long(opening.sill))] : []),
       field('frame', formatSize(opening.frame, job.units)),
+      {
+        ...field('depth', opening.depth === null ? 'as the wall' : formatSize(opening.depth, job.units)),
+        label: 'Frame depth',
+      },
       ...(opening.kind === 'opening' ? [] : [field('glazing', `${Math.round(100 * opening.glazing)} %`)]),
       ...(isHinged(opening) ? [field('angle', `${Math.round(opening.angle)}°`)] : []),
     ];

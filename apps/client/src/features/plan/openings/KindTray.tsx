@@ -3,6 +3,7 @@ import {
   type OpeningForm,
   type OpeningSpec,
   formatLength,
+  traySpecs,
   typeName,
   usualSpecs,
 } from '@velvet-tape/core';
@@ -23,10 +24,13 @@ import { forgetKept, useKeptTypes } from './kept-types';
 export function KindTray() {
   const colours = useColours();
   const units = useAppSelector((state) => state.plan.plan!.job.units);
-  const [form, setForm] = useState<OpeningForm>('hinged door');
+  const [chosen, setChosen] = useState('hinged door');
   const kept = useKeptTypes();
-  const specs = useMemo(() => OPENING_FORMS.map((each) => usualSpecs(each, units)[0]!), [units]);
-  const sizes = useMemo(() => usualSpecs(form, units), [form, units]);
+  const offered = useMemo(() => traySpecs(units), [units]);
+  const sizes = useMemo(() => {
+    const { spec } = offered.find(({ name }) => name === chosen)!;
+    return usualSpecs(spec.form, units).map(({ width, height, sill }) => ({ ...spec, width, height, sill }));
+  }, [chosen, offered, units]);
   return (
     <View style={[styles.tray, { backgroundColor: colours.linen }]} testID="kind-tray">
       <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.bar}>
@@ -42,8 +46,8 @@ export function KindTray() {
         ))}
       </ScrollView>
       <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.forms}>
-        {specs.map((spec) => (
-          <FormTile key={spec.form} spec={spec} chosen={spec.form === form} take={setForm} />
+        {offered.map(({ name, spec }) => (
+          <FormTile key={name} name={name} spec={spec} chosen={name === chosen} take={setChosen} />
         ))}
       </ScrollView>
     </View>
@@ -67,17 +71,27 @@ function SizeChip({ spec, text, kept }: { spec: OpeningSpec; text: string; kept?
   );
 }
 
-function FormTile({ spec, chosen, take }: { spec: OpeningSpec; chosen: boolean; take(form: OpeningForm): void }) {
+function FormTile({
+  name,
+  spec,
+  chosen,
+  take,
+}: {
+  name: string;
+  spec: OpeningSpec;
+  chosen: boolean;
+  take(name: string): void;
+}) {
   const dispatch = useAppDispatch();
   const colours = useColours();
   const host = useRef<View>(null);
-  const taken = useCallback(() => take(spec.form), [spec, take]);
+  const taken = useCallback(() => take(name), [name, take]);
   useDragOut(host, spec, taken);
   return (
     <Pressable
       ref={host}
       accessibilityRole="button"
-      accessibilityLabel={`Add ${spec.form}`}
+      accessibilityLabel={`Add ${name}`}
       aria-selected={chosen}
       onPress={() => dispatch(addSpec(spec))}
       style={[
@@ -87,7 +101,7 @@ function FormTile({ spec, chosen, take }: { spec: OpeningSpec; chosen: boolean; 
     >
       <FormSign spec={spec} size={52} />
       <Text style={[styles.name, { color: colours.ink }]} numberOfLines={2}>
-        {spec.form}
+        {name}
       </Text>
     </Pressable>
   );

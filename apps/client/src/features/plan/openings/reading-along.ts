@@ -10,6 +10,7 @@ import {
   gapRun,
   gapSequence,
   markInWords,
+  readOn,
   wallKnown,
 } from '@velvet-tape/core';
 import type { Command } from '../../../store/store';
@@ -85,7 +86,7 @@ export function misclosureAlong(
   const run = gapRun(network, face.from, face.to, floor.openings);
   if (!run) return null;
   const wall = wallKnown(floor, face);
-  const misclosure = gapMisclosure(run, gaps, wall);
+  const misclosure = gapMisclosure(run, readOn(run, gaps), wall);
   return (
     misclosure && { misclosure, words: gapMisclosureInWords(misclosure, run, wall?.value ?? null, plan.job.units) }
   );
