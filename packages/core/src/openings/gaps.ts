@@ -182,8 +182,27 @@ export function sumsOfGaps(
   });
 }
 
+/** How many readings along one wall may be set aside as slips. */
+const MOST_ASIDE = 3;
+
+/** The readings less those that the others show to be slips: they are said, and the openings are not put askew by them. */
+function trusted(run: GapRun, gaps: readonly GapReading[]): readonly GapReading[] {
+  const wall = { value: run.length, deviation: 1, text: '' };
+  let kept = gaps;
+  for (let round = 0; round < MOST_ASIDE; round += 1) {
+    const found = gapMisclosure(run, kept, wall);
+    if (!found || found.by <= MISCLOSURE.again) break;
+    const [first, second] = found.suspects;
+    const told = !second || tellingOf(first.slip) > tellingOf(second.slip);
+    if (!told || first.reading === 'wall') break;
+    kept = kept.filter((reading) => reading !== first.reading);
+  }
+  return kept;
+}
+
 /** Where readings put the jambs of the openings they name, mm from the corner `from`, the wall being as long as it is on the plan. */
-export function placesByGaps(run: GapRun, gaps: readonly GapReading[]): Map<Id, { near: number; far: number }> {
+export function placesByGaps(run: GapRun, all: readonly GapReading[]): Map<Id, { near: number; far: number }> {
+  const gaps = trusted(run, all);
   const net = netOf(run, gaps, { value: run.length, deviation: CERTAIN });
   const { x } = solve(net);
   const named = new Set(gaps.flatMap((gap) => openingsOfGap(gap)));

@@ -1,12 +1,4 @@
-import {
-  OPENING_FORMS,
-  type OpeningForm,
-  type OpeningSpec,
-  formatLength,
-  traySpecs,
-  typeName,
-  usualSpecs,
-} from '@velvet-tape/core';
+import { type OpeningSpec, formatLength, traySpecs, typeName, usualSpecs } from '@velvet-tape/core';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';

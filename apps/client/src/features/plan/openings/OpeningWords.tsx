@@ -50,21 +50,18 @@ function Line({ words, advice, children }: { words: string; advice: boolean; chi
       role={advice ? 'note' : 'alert'}
       style={[styles.line, { borderColor: colour, backgroundColor: colours.chalk }]}
     >
-      <Icon source={advice ? 'information-outline' : 'alert-outline'} size={20} color={colour} />
-      <Text style={[styles.words, { color: colours.ink }]}>{words}</Text>
-      {children}
+      <View style={styles.said}>
+        <Icon source={advice ? 'information-outline' : 'alert-outline'} size={20} color={colour} />
+        <Text style={[styles.words, { color: colours.ink }]}>{words}</Text>
+      </View>
+      {children && <View style={styles.actions}>{children}</View>}
     </View>
   );
 }
 
 const styles = StyleSheet.create({
-  line: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: 8,
-    borderTopWidth: 2,
-    paddingHorizontal: 10,
-    paddingVertical: 4,
-  },
+  line: { borderTopWidth: 2, paddingHorizontal: 10, paddingVertical: 4, gap: 4 },
+  said: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  actions: { flexDirection: 'row', gap: 6, paddingLeft: 28 },
   words: { flex: 1, fontSize: 13.5, lineHeight: 17 },
 });

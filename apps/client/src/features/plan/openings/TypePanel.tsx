@@ -158,7 +158,7 @@ function Words({ label, value, keep }: { label: string; value: string; keep(text
 }
 
 const styles = StyleSheet.create({
-  panel: { height: 262, flexGrow: 0 },
+  panel: { height: 262, flexGrow: 0, flexShrink: 0 },
   head: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: 12, paddingTop: 8 },
   what: { flex: 1 },
   name: { fontFamily: FONTS.strong, fontSize: 18 },

@@ -56,7 +56,7 @@ export const readAlong =
     dispatch(planActions.readAlong({ way, at: 0 }));
   };
 
-/** One mark on: after a reading, or to leave one out. At the end what does not add up is said. */
+/** One mark on: after a reading, or to leave one out. */
 export const nextAlong: Command = (dispatch, getState) => {
   const { readingAlong } = getState().plan;
   const face = selectFace(getState());
@@ -70,9 +70,10 @@ export const nextAlong: Command = (dispatch, getState) => {
   dispatch(planActions.readAlong(at + 1 < count ? { way, at: at + 1 } : null));
   if (at + 1 < count) return;
   const floor = selectFloor(getState());
+  // what does not add up stands at the foot as long as the wall is chosen
   const found = floor && misclosureAlong(floor, face);
-  if (found) dispatch(planActions.said({ text: found.words, tone: 'refused' }));
-  else dispatch(planActions.said(notice ?? { text: 'It adds up along this wall.', tone: 'said' }));
+  const fine = { text: 'It adds up along this wall.', tone: 'said' } as const;
+  dispatch(planActions.said(found ? null : (notice ?? fine)));
 };
 
 /** What does not add up along a wall; null when it does, or nothing was read along it. */

@@ -18,7 +18,7 @@ import { selectOpening, selectRoom } from '../selectors';
 
 /** px; on a wide screen there is more room for it. */
 const HEIGHT = 148;
-const HIGHER = 204;
+const HIGHER = 176;
 const WIDE_STRIP = 700;
 /** Left for figures at the left end, and round the drawing, px. */
 const FIGURES = 62;
