@@ -1,101 +1,18 @@
-import {
-  type Guide,
-  type Intent,
-  type Plan,
-  type Point,
-  applyEdit,
-  deriveFloor,
-  distance,
-  newPlan,
-  pointAt,
-} from '@velvet-tape/core';
-import type { Selection, ToolChoices } from '../src/features/plan/plan-slice';
-import { type Proposal, intentOf, withTyped } from '../src/features/plan/sketching/proposal';
+import { type Point, pointAt } from '@velvet-tape/core';
+import { intentOf, withTyped } from '../src/features/plan/sketching/proposal';
 import { boxTool } from '../src/features/plan/tools/box-tool';
 import { bumpTool } from '../src/features/plan/tools/bump-tool';
 import { chooseTool } from '../src/features/plan/tools/choose-tool';
 import { columnTool } from '../src/features/plan/tools/column-tool';
 import { cornersTool } from '../src/features/plan/tools/corners-tool';
 import { divideTool } from '../src/features/plan/tools/divide-tool';
-import { tipOf } from '../src/features/plan/tools/grips';
 import { lassoTool } from '../src/features/plan/tools/lasso-tool';
 import { loopTool } from '../src/features/plan/tools/loop-tool';
 import { measureTool } from '../src/features/plan/tools/measure-tool';
 import { shapeTool } from '../src/features/plan/tools/shape-tool';
 import { SheetInput } from '../src/features/plan/tools/sheet-input';
-import type { Bench, Pointer, Tool } from '../src/features/plan/tools/tool';
-
-/** A workbench without a screen: edits are done at once, and what was shown is remembered. */
-function workbench(plan: Plan = newPlan({ name: 'Shed' })) {
-  const state = {
-    plan,
-    selection: { kind: 'nothing' } as Selection,
-    previews: [] as (Intent | null)[],
-    committed: [] as Intent[],
-    panned: 0,
-    drawn: '',
-    proposal: null as Proposal | null,
-    guides: [] as readonly Guide[],
-    choices: {
-      chalk: false,
-      shape: 'L',
-      bump: 'box',
-      solid: { solid: 'column', shape: 'round' },
-      neighbours: 'stretch',
-      free: false,
-      round: 'clockwise',
-    } as ToolChoices,
-  };
-  let seeds = 0;
-  const bench: Bench = {
-    floor: () => deriveFloor(state.plan, 'ground'),
-    selection: () => state.selection,
-    choices: () => state.choices,
-    proposal: () => state.proposal,
-    propose: (proposal) => (state.proposal = proposal),
-    keep: () => {
-      const intent = state.proposal && intentOf(state.proposal, deriveFloor(state.plan, 'ground'));
-      const result = intent && bench.commit(intent, bench.seed());
-      if (!result?.ok) return false;
-      state.proposal = null;
-      if (result.made) bench.drawn(result.made);
-      return true;
-    },
-    guide: (guides) => (state.guides = guides),
-    trace: () => undefined,
-    preview: (intent) => state.previews.push(intent),
-    commit: (intent, seed) => {
-      state.committed.push(intent);
-      const result = applyEdit(state.plan, intent, seed);
-      if (result.ok) state.plan = result.plan;
-      return { ok: result.ok, made: result.ok ? result.made : null };
-    },
-    select: (selection) => (state.selection = selection),
-    pan: (dx) => (state.panned += dx),
-    drawn: (room) => (state.drawn = room),
-    seed: () => `t${(seeds += 1)}`,
-  };
-  return { bench, state };
-}
-
-/** A pointer at a point of the house, on a screen of 10 mm to the pixel. */
-const at = (x: number, y: number, free = false): Pointer => ({
-  at: { x, y },
-  px: { x: x / 10, y: y / 10 },
-  reach: 150,
-  free,
-  several: false,
-});
-
-function shed(): Plan {
-  const result = applyEdit(
-    newPlan({ name: 'Shed' }),
-    { kind: 'drawBox', floor: 'ground', a: { x: 0, y: 0 }, b: { x: 4000, y: 3000 } },
-    'r',
-  );
-  if (!result.ok) throw new Error(result.reason);
-  return result.plan;
-}
+import type { Tool } from '../src/features/plan/tools/tool';
+import { at, shed, workbench } from './workbench';
 
 describe('drawing a room', () => {
   test('a drag shows it all the way and draws it at the end', () => {
@@ -208,41 +125,6 @@ describe('choosing', () => {
     expect(state.committed).toMatchObject([{ kind: 'moveWall', by: -500 }]);
     expect(bench.floor().area).toBeCloseTo(4000 * 3500, 0);
   });
-
-  test('a chosen door is dragged along its wall and stops at the corner', () => {
-    const { bench, state } = workbench(shed());
-    const top = bench.floor().rooms[0]!.faces[0]!;
-    const { made } = bench.commit(
-      { kind: 'addOpening', floor: 'ground', opening: 'door', face: top.key, end: 'left', offset: 500, width: 900 },
-      'd',
-    );
-    state.selection = { kind: 'opening', id: made!, face: top.key };
-    const tool = chooseTool(bench);
-    tool.down(at(900, -100));
-    tool.move(at(5000, -100));
-    tool.up(at(9000, -100));
-    expect(bench.floor().rooms[0]!.faces[0]!.openings[0]!.to).toBeCloseTo(4000, 3);
-  });
-});
-
-test('the leaf of the chosen door is dragged to where it is to open', () => {
-  const { bench, state } = workbench(shed());
-  const face = bench.floor().rooms[0]!.faces[0]!;
-  const { made } = bench.commit(
-    { kind: 'addOpening', floor: 'ground', opening: 'door', face: face.key, end: 'left', offset: 1000 },
-    'door',
-  );
-  state.selection = { kind: 'opening', id: made!, face: face.key };
-  const tip = tipOf(bench.floor(), bench.floor().openings[0]!)!;
-  // the leaf is hinged at the left and opens into the room, downwards: its edge goes over to the right, and out
-  const tool = chooseTool(bench);
-  tool.down(at(tip.x, tip.y, true));
-  tool.move(at(tip.x + 400, tip.y - 500, true));
-  tool.move(at(1900, -1000, true));
-  tool.up(at(1900, -1000, true));
-  const now = bench.floor().openings[0]!;
-  expect([now.hinge, now.swing]).toEqual(['end', 'left']);
-  expect(distance(tipOf(bench.floor(), now)!, { x: 1830, y: -1000 })).toBeLessThan(200);
 });
 
 describe('drawing corner by corner', () => {

@@ -1,6 +1,6 @@
 import type { Collection, Id, Value, WallSide } from './values';
 
-export const OPENING_FORMS = [
+const DOORS = [
   'hinged door',
   'double door',
   'leaf and a half',
@@ -8,8 +8,9 @@ export const OPENING_FORMS = [
   'pocket door',
   'bi-fold door',
   'up-and-over door',
-  'plain opening',
-  'arched opening',
+] as const;
+const PLAIN = ['plain opening', 'arched opening'] as const;
+const WINDOWS = [
   'fixed window',
   'side-hung window',
   'top-hung window',
@@ -18,26 +19,18 @@ export const OPENING_FORMS = [
   'roof light',
   'hatch',
 ] as const;
+
+export const OPENING_FORMS = [...DOORS, ...PLAIN, ...WINDOWS] as const;
 /** How it opens, and with that how it is drawn. */
 export type OpeningForm = (typeof OPENING_FORMS)[number];
 
 /** What it counts as, and is numbered as. */
 export type OpeningKind = 'door' | 'window' | 'opening';
 
-const WINDOWS: readonly OpeningForm[] = [
-  'fixed window',
-  'side-hung window',
-  'top-hung window',
-  'sash window',
-  'sliding window',
-  'roof light',
-  'hatch',
-];
+const isOf = (forms: readonly OpeningForm[], form: OpeningForm): boolean => forms.includes(form);
 
-export const kindOfForm = (form: OpeningForm): OpeningKind => {
-  if (form === 'plain opening' || form === 'arched opening') return 'opening';
-  return WINDOWS.includes(form) ? 'window' : 'door';
-};
+export const kindOfForm = (form: OpeningForm): OpeningKind =>
+  isOf(DOORS, form) ? 'door' : isOf(WINDOWS, form) ? 'window' : 'opening';
 
 /** What openings of one type have in common. mm. */
 export interface OpeningSpec {

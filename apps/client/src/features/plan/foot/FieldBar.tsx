@@ -180,25 +180,38 @@ const OF_TYPE: readonly Field[] = ['width', 'height', 'sill', 'head'];
 
 /** Where several are of one type: is this one meant, or all of them? */
 function TypeScope({ field }: { field: Field }) {
-  const dispatch = useAppDispatch();
-  const scope = useAppSelector((state) => state.plan.pad.scope);
   const alike = useAppSelector((state) => {
     const type = selectOpening(state)?.opening.type;
     return Object.values(state.plan.plan?.openings ?? {}).filter((each) => each.type === type).length;
   });
   if (alike < 2 || !OF_TYPE.includes(field)) return null;
-  const words = { wall: 'This one', all: `All ${alike}` };
   return (
     <View style={styles.scope}>
-      {(['wall', 'all'] as const).map((value) => (
+      <ScopeButtons one="This one" all={`All ${alike}`} />
+    </View>
+  );
+}
+
+/** Is what is typed meant for the one that is chosen, or for all like it? */
+function ScopeButtons({ one, all }: { one: string; all: string }) {
+  const dispatch = useAppDispatch();
+  const scope = useAppSelector((state) => state.plan.pad.scope);
+  return (
+    <>
+      {(
+        [
+          ['wall', one],
+          ['all', all],
+        ] as const
+      ).map(([value, label]) => (
         <BarButton
           key={value}
-          label={words[value]}
+          label={label}
           chosen={scope === value}
           onPress={() => dispatch(planActions.scopeChosen(value))}
         />
       ))}
-    </View>
+    </>
   );
 }
 
@@ -258,23 +271,13 @@ const NEXT_GROWTH = { outwards: 'inwards', inwards: 'both', both: 'outwards' } a
 
 function ScopeChoice({ field, room }: { field: Field; room: boolean }) {
   const dispatch = useAppDispatch();
-  const { scope, grow } = useAppSelector((state) => state.plan.pad);
+  const { grow } = useAppSelector((state) => state.plan.pad);
   const face = useAppSelector(selectFace);
   const kind = KIND_WORDS[face?.halves[0]?.wall.kind ?? 'external'];
-  const words =
-    room && field === 'ceiling'
-      ? { wall: 'This room', all: 'All rooms' }
-      : { wall: 'This wall', all: `All ${kind} walls` };
+  const [one, all] = room && field === 'ceiling' ? ['This room', 'All rooms'] : ['This wall', `All ${kind} walls`];
   return (
     <View style={styles.scope}>
-      {(['wall', 'all'] as const).map((value) => (
-        <BarButton
-          key={value}
-          label={words[value]}
-          chosen={scope === value}
-          onPress={() => dispatch(planActions.scopeChosen(value))}
-        />
-      ))}
+      <ScopeButtons one={one!} all={all!} />
       {field === 'thickness' && (
         <BarButton
           label={grow === 'outwards' ? '→|' : grow === 'inwards' ? '|←' : '|↔|'}

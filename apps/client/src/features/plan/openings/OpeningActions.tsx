@@ -78,7 +78,13 @@ export function ReadAlong() {
           { title: 'Running from the right', icon: 'arrow-left', onPress: () => dispatch(readAlong('right')) },
           { title: 'Gap by gap', icon: 'arrow-left-right', onPress: () => dispatch(readAlong('gaps')) },
           ...(read
-            ? [{ title: 'Loosen a reading', icon: 'lock-open-variant-outline', onPress: () => dispatch(loosenAlong) }]
+            ? [
+                {
+                  title: 'Loosen the last reading',
+                  icon: 'lock-open-variant-outline',
+                  onPress: () => dispatch(loosenAlong),
+                },
+              ]
             : []),
         ]}
       />

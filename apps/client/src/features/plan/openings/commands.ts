@@ -118,9 +118,11 @@ export const swingTo =
     if (on) dispatch(edit({ kind: 'swingOpening', opening: on.opening.id, hinge, swing }));
   };
 
-/** What was read to the jambs of the chosen opening, or of the whole wall when none is chosen, is let go. */
+/** What was read last along the chosen wall is let go. */
 export const loosenAlong: Command = (dispatch, getState) => {
   const face = selectFace(getState());
-  const gap = selectFloor(getState())?.gaps.find(({ from, to }) => from === face?.from && to === face.to);
-  if (gap) dispatch(edit({ kind: 'loosenReading', reading: gap.id }));
+  const [last] = (selectFloor(getState())?.gaps ?? [])
+    .filter(({ from, to }) => from === face?.from && to === face.to)
+    .sort((a, b) => b.time.localeCompare(a.time));
+  if (last) dispatch(edit({ kind: 'loosenReading', reading: last.id }));
 };
