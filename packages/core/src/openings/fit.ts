@@ -1,4 +1,4 @@
-import type { Opening, OpeningKind } from '../plan/plan';
+import type { Opening } from '../plan/plan';
 import { type Network, spanOf, wallInsets } from '../walls';
 
 /** Where an opening stands on the line of its wall, mm from the wall's start corner. */
@@ -41,8 +41,6 @@ const LEAST = 1;
 /** Is there anything of the opening to draw? */
 export const isThere = ({ from, to }: Span): boolean => to - from >= LEAST;
 
-const CALLED: Record<OpeningKind, string> = { door: 'door', window: 'window', opening: 'opening' };
-
 /** What is wrong with where an opening stands. */
 export type Misfit =
   | { readonly kind: 'wider than its wall' | 'past the end of its wall' }
@@ -70,7 +68,7 @@ export function refusalOf(
   others: readonly Opening[],
   ceiling: number,
 ): string | null {
-  const name = CALLED[opening.kind];
+  const name = opening.kind;
   if (!(opening.width > 0) || !(opening.height > 0) || opening.sill < 0) return `A ${name} needs a width and a height.`;
   const [first] = misfitsOf(network, opening, others);
   switch (first?.kind) {
@@ -79,7 +77,7 @@ export function refusalOf(
     case 'past the end of its wall':
       return `The ${name} would hang over the end of its wall.`;
     case 'overlap':
-      return `The ${name} would overlap the ${first.other.kind === opening.kind ? 'other ' : ''}${CALLED[first.other.kind]}.`;
+      return `The ${name} would overlap the ${first.other.kind === opening.kind ? 'other ' : ''}${first.other.kind}.`;
     case undefined:
       return !opening.toCeiling && opening.sill + opening.height > ceiling + SLACK
         ? `The ${name} would be higher than the ceiling.`

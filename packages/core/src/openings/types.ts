@@ -86,9 +86,6 @@ const plain: OpeningSpec = {
   material: '',
 };
 
-/** Where the head of a window is, level with the heads of doors, mm (common practice, no source). */
-const HEAD: Record<Units, number> = { metric: 2040, imperial: 80 * MM_PER_INCH };
-
 type Sizes = readonly [width: number, height: number, sill?: number];
 const inches = (...sizes: Sizes): Sizes => sizes.map((each) => each! * MM_PER_INCH) as unknown as Sizes;
 
@@ -259,9 +256,6 @@ const FIRST: Record<OpeningKind, OpeningForm> = {
 /** What a new opening is like when only its kind, or its form, is known. */
 export const usualSpec = (what: OpeningKind | OpeningForm, units: Units): OpeningSpec =>
   usualSpecs(what in FIRST ? FIRST[what as OpeningKind] : (what as OpeningForm), units)[0]!;
-
-/** A sill that puts the head of a window level with the heads of doors, mm. */
-export const sillUnderHead = (height: number, units: Units): number => Math.max(0, HEAD[units] - height);
 
 const SPEC_KEYS = Object.keys(plain) as (keyof OpeningSpec)[];
 

@@ -1,6 +1,6 @@
 import { type DerivedFloor, type DerivedRoom } from '../derived';
 import { type Ring, difference, intersection, partOf, ringsArea } from '../geometry';
-import { clearWidth, labelOf, leafWidth, misfitsOf, openingSpan, sweptBy, swingsOf } from '../openings';
+import { labelOf, leafWidth, misfitsOf, openingSpan, sweptBy, swingsOf } from '../openings';
 import type { Id, Units } from '../plan/plan';
 import { bandAlong } from '../rooms';
 import { formatArea, formatLength, likelier } from '../units';
@@ -164,7 +164,7 @@ function widths(line: ScheduleLine, units: Units): OpeningCheck[] {
         advice: true,
       });
   }
-  if (found.length > 0 || clearWidth(opening) >= WHEELCHAIR[units]) return found;
+  if (found.length > 0 || clear >= WHEELCHAIR[units]) return found;
   const about = opening.kind === 'door' ? 'opens about' : 'is';
   const words = `${line.label} ${about} ${formatLength(clear, units)} clear; a wheelchair wants ${formatLength(WHEELCHAIR[units], units)} (ADA Standards 404.2.3).`;
   return [{ ...wrong(words, line), advice: true }];
