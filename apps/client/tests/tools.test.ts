@@ -11,7 +11,7 @@ import { loopTool } from '../src/features/plan/tools/loop-tool';
 import { measureTool } from '../src/features/plan/tools/measure-tool';
 import { shapeTool } from '../src/features/plan/tools/shape-tool';
 import { SheetInput } from '../src/features/plan/tools/sheet-input';
-import type { Tool } from '../src/features/plan/tools/tool';
+import type { Pointer, Tool } from '../src/features/plan/tools/tool';
 import { at, shed, workbench } from './workbench';
 
 describe('drawing a room', () => {
