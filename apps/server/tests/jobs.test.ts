@@ -157,6 +157,7 @@ test('the OpenAPI document is valid and names every route', async () => {
     '/api/jobs/{id}/version',
     '/api/opening-types',
     '/api/opening-types/{id}',
+    '/api/pictures/{id}',
     '/healthz',
   ]);
 });

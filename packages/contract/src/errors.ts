@@ -4,7 +4,7 @@ import { z } from 'zod';
 export const errorSchema = z
   .object({
     error: z.object({
-      code: z.enum(['not-found', 'bad-request', 'bad-plan', 'stale', 'too-large', 'too-many', 'broken']),
+      code: z.enum(['not-found', 'bad-request', 'bad-plan', 'bad-picture', 'stale', 'too-large', 'too-many', 'broken']),
       message: z.string(),
       /** `stale` only: what the server has now. */
       version: z.int().optional(),

@@ -1,3 +1,4 @@
 export * from './errors';
 export * from './jobs';
 export * from './kept-types';
+export * from './pictures';

@@ -11,6 +11,7 @@ export * from './sketching';
 export * from './snapping';
 export * from './solids';
 export * from './trueup';
+export * from './underlay';
 export * from './units';
 export * from './walls';
 export * from './schedule';

@@ -78,3 +78,13 @@ export const tapeIntent = (face: WallFace, value: number, moves: 'from' | 'to' =
   moves,
   time: '2026-05-04T10:00:00Z',
 });
+
+let applied = 0;
+
+/** The plan with an intent done; fails the test with the reason when it is refused. */
+export function apply(plan: Plan, intent: Intent): Plan {
+  applied += 1;
+  const result = applyEdit(plan, intent, `a${applied}`);
+  if (!result.ok) throw new Error(`Refused: ${result.reason}`);
+  return result.plan;
+}

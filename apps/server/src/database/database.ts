@@ -2,17 +2,19 @@ import 'reflect-metadata';
 import { DataSource } from 'typeorm';
 import { Job, Revision } from '../jobs/job.entity';
 import { KeptOpeningType } from '../opening-types/kept-type.entity';
+import { StoredPicture } from '../pictures/picture.entity';
 import { Workspace } from '../workspaces/workspace.entity';
 import { FirstTables1779900000000 } from './migrations/1779900000000-first-tables';
 import { KeptTypes1795600000000 } from './migrations/1795600000000-kept-types';
+import { Pictures1795700000000 } from './migrations/1795700000000-pictures';
 
 /** A connection to the database at `url`, with tables brought up to date. Servers that start together wait for each other. */
 export async function openDatabase(url: string): Promise<DataSource> {
   const database = new DataSource({
     type: 'postgres',
     url,
-    entities: [Workspace, Job, Revision, KeptOpeningType],
-    migrations: [FirstTables1779900000000, KeptTypes1795600000000],
+    entities: [Workspace, Job, Revision, KeptOpeningType, StoredPicture],
+    migrations: [FirstTables1779900000000, KeptTypes1795600000000, Pictures1795700000000],
     poolSize: 10,
   });
   await database.initialize();

@@ -12,6 +12,7 @@ import type { DataSource } from 'typeorm';
 import { jobsRoutes } from '../jobs/jobs.routes';
 import { JobsService } from '../jobs/jobs.service';
 import { keptTypesRoutes } from '../opening-types/kept-types.routes';
+import { picturesRoutes } from '../pictures/pictures.routes';
 import { DEFAULT_WORKSPACE } from '../workspaces/workspace.entity';
 import { HttpError, answerErrors, noSuchPage } from './errors';
 import { openApiDocument } from './openapi';
@@ -62,6 +63,7 @@ export function createApp({ database, log, client, clientOrigin, mostRequests = 
     response.json(openApiDocument());
   });
   api.use('/jobs', jobsRoutes(new JobsService(database, DEFAULT_WORKSPACE)));
+  api.use('/pictures', picturesRoutes(database, DEFAULT_WORKSPACE));
   api.use('/opening-types', keptTypesRoutes(database, DEFAULT_WORKSPACE));
   api.use(noSuchPage);
   app.use('/api', api);

@@ -31,7 +31,7 @@ export const answerErrors: ErrorRequestHandler = (error: unknown, request, respo
 function asHttpError(error: unknown): HttpError {
   if (error instanceof HttpError) return error;
   const type = typeof error === 'object' && error !== null && 'type' in error ? error.type : '';
-  if (type === 'entity.too.large') return new HttpError(413, 'too-large', 'This plan is too large to be saved.');
+  if (type === 'entity.too.large') return new HttpError(413, 'too-large', 'This is too large to be saved.');
   if (type === 'entity.parse.failed') return new HttpError(400, 'bad-request', 'The request is not valid JSON.');
   if (typeof type === 'string' && type !== '')
     return new HttpError(400, 'bad-request', 'The request could not be read.');

@@ -7,6 +7,9 @@ import {
   keptTypeId,
   keptTypeListSchema,
   keptTypeSchema,
+  PICTURE_TYPES,
+  pictureId,
+  pictureSchema,
   revisionListSchema,
   storedPlanSchema,
   writePlanSchema,
@@ -95,6 +98,28 @@ export function openApiDocument() {
     request: { params: typeParams },
     responses: { 200: json(z.object({ ok: z.literal(true) }), 'Forgotten') },
   });
+  const bytes = Object.fromEntries(
+    PICTURE_TYPES.map((type) => [type, { schema: { type: 'string' as const, format: 'binary' } }]),
+  );
+  const pictureParams = z.object({ id: pictureId });
+  registry.registerPath({
+    method: 'get',
+    path: '/api/pictures/{id}',
+    summary: 'Fetch a picture that a plan refers to',
+    request: { params: pictureParams },
+    responses: { 200: { description: 'Its bytes', content: bytes }, 404: failure('No such picture') },
+  });
+  registry.registerPath({
+    method: 'put',
+    path: '/api/pictures/{id}',
+    summary: 'Keep a picture; it never changes',
+    request: { params: pictureParams, body: { content: bytes } },
+    responses: {
+      201: json(pictureSchema, 'Kept'),
+      413: failure('Too large'),
+      422: failure('Not a picture, or a broken one'),
+    },
+  });
   registry.registerPath({
     method: 'get',
     path: '/healthz',
@@ -107,7 +132,7 @@ export function openApiDocument() {
     info: {
       title: 'Velvet Tape',
       version: '1',
-      description: 'Jobs and their plans; types of doors and windows kept for later ones.',
+      description: 'Jobs and their plans; the pictures under them; types of doors and windows kept for later ones.',
     },
     servers: [{ url: '/' }],
   });

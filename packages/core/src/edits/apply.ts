@@ -20,7 +20,9 @@ import { requireName, requirePositive } from './require';
 import { colourRoom, nameRoom, placeLabel } from './rooms';
 import { addSolid, changeSolid, removeSolid } from './solids';
 import { setThickness } from './thickness';
+import { openingsToAdd, takeWalls } from './take-walls';
 import { transformRooms } from './transform-rooms';
+import { addUnderlay, changeUnderlay, orderUnderlay, removeUnderlay, replacePicture, rescale } from './underlays';
 import { setWallKind } from './wall-kind';
 
 export type EditResult =
@@ -49,11 +51,32 @@ export function applyEdit(plan: Plan, intent: Intent, seed: string, held: Readon
   try {
     const made = perform(draft, intent);
     if (draft.openings !== plan.openings) dropUnusedTypes(draft);
-    return { ok: true, plan: draft.plan(), notes: draft.notes, made: made ?? null };
+    const done = { ok: true as const, plan: draft.plan(), notes: draft.notes, made: made ?? null };
+    return intent.kind === 'takeWalls' ? withOpenings(done, intent, seed) : done;
   } catch (error) {
     if (error instanceof Refusal) return { ok: false, reason: error.message, inTheWay: error.inTheWay };
     throw error;
   }
+}
+
+/** Doors and windows need the faces of the walls they are in: they are put in one by one, as by hand. One that does not fit is left out, and said. */
+function withOpenings(
+  done: Extract<EditResult, { ok: true }>,
+  intent: Extract<Intent, { kind: 'takeWalls' }>,
+  seed: string,
+): EditResult {
+  let { plan } = done;
+  let left = 0;
+  openingsToAdd(plan, intent).forEach((each, i) => {
+    const result = applyEdit(plan, each, `${seed}.${i}`);
+    if (result.ok) plan = result.plan;
+    else left += 1;
+  });
+  const note =
+    left === 1
+      ? 'One opening did not fit its wall and was left out.'
+      : `${left} openings did not fit their walls and were left out.`;
+  return { ...done, plan, notes: left > 0 ? [...done.notes, note] : done.notes };
 }
 
 const NONE: ReadonlySet<Id> = new Set();
@@ -132,6 +155,20 @@ function perform(draft: Draft, intent: Intent): Id | void {
       return setWallKind(draft, intent);
     case 'keepFlush':
       return keepFlush(draft, intent);
+    case 'addUnderlay':
+      return addUnderlay(draft, intent);
+    case 'changeUnderlay':
+      return changeUnderlay(draft, intent);
+    case 'replacePicture':
+      return replacePicture(draft, intent);
+    case 'orderUnderlay':
+      return orderUnderlay(draft, intent);
+    case 'removeUnderlay':
+      return removeUnderlay(draft, intent);
+    case 'rescale':
+      return rescale(draft, intent);
+    case 'takeWalls':
+      return takeWalls(draft, intent);
     case 'changeJob': {
       const details = { ...draft.job, ...intent.details };
       const name = requireName(details.name);

@@ -14,7 +14,7 @@ const NARROWEST = 300;
  * readings of its top and right walls.
  */
 export function drawBox(draft: Draft, intent: Extract<Intent, { kind: 'drawBox' }>): Id | void {
-  const { floor, a, b, width = null, depth = null, time } = intent;
+  const { floor, a, b, width = null, depth = null, time, traced } = intent;
   const [left, right] = [Math.min(a.x, b.x), Math.max(a.x, b.x)];
   const [top, bottom] = [Math.min(a.y, b.y), Math.max(a.y, b.y)];
   const points = [
@@ -33,5 +33,6 @@ export function drawBox(draft: Draft, intent: Extract<Intent, { kind: 'drawBox' 
     closed: true,
     lengths: [width, depth, null, null],
     ...(time !== undefined && { time }),
+    ...(traced && { traced }),
   });
 }

@@ -1,13 +1,15 @@
 import { type RingPoint, distance, distanceToCourse, edgeLength, reversedRing, signedArea } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
-import type { Id, Place, ReadingKind, Wall } from '../plan/plan';
+import type { Id, Place, ReadingKind, Units, Wall } from '../plan/plan';
 import { networkOfFloor } from '../rooms';
 import { valueOnPlan } from '../trueup';
 import { formatLength } from '../units';
 import { BESIDE, attachPath } from './attach';
-import type { Intent, TypedLength } from './intent';
+import type { Intent, ReadOnTheWay, Typed, TypedLength } from './intent';
 import { putReading } from './readings';
+import { scaleFaces } from './scale-faces';
 import { settle } from './settle';
+import { tracedWalls } from './trace';
 
 /** A leg shorter than this is a slip of the finger, mm. */
 const SHORTEST = 50;
@@ -25,7 +27,9 @@ export function drawPath(draft: Draft, intent: Extract<Intent, { kind: 'drawPath
     throw new Refusal('A wall needs two corners, a room at least three.');
   // clockwise, so that the room is at the right hand and the walls stand outside it
   const turned = closed && signedArea(ring) < 0;
-  const points = attachPath(draft, floor, turned ? reversedRing(ring) : ring, closed);
+  const round = turned ? reversedRing(ring) : ring;
+  const traced = intent.traced && !chalk ? tracedWalls(draft, intent.traced, round, closed, turned) : null;
+  const points = attachPath(draft, floor, traced?.points ?? round, closed);
   const read = readOf(intent, ring.length, turned);
   const legs = closed ? points.length : points.length - 1;
   for (let i = 0; i < legs; i += 1) {
@@ -41,11 +45,13 @@ export function drawPath(draft: Draft, intent: Extract<Intent, { kind: 'drawPath
       end: corners[(i + 1) % corners.length]!.id,
       bulge: points[i]!.bulge ?? 0,
       ...made,
+      ...traced?.sharesOf(i, made),
     }),
   );
   for (const wall of walls) draft.drawn.add(wall.id);
   settle(draft, floor, { changed: walls.map((wall) => wall.id) });
-  tapeLegs(draft, floor, points, read, intent.time ?? '');
+  tapeLegs(draft, floor, points, { closed, ...(traced ? traced.read(read) : read) }, intent.time ?? '');
+  if (traced) scaleFaces(draft, traced.underlay, intent.time ?? '');
   return newRoom(draft);
 }
 
@@ -55,15 +61,6 @@ export const newRoom = (draft: Draft): Id | undefined =>
 
 const withoutRepeats = (points: readonly RingPoint[]): RingPoint[] =>
   points.filter((p, i) => i === 0 || distance(p, points[i - 1]!) >= 1);
-
-type Typed = readonly (TypedLength | null)[];
-
-interface ReadOnTheWay {
-  readonly lengths: Typed;
-  readonly bows: Typed;
-  /** The inside angle at each corner, degrees. */
-  readonly angles: Typed;
-}
 
 /** What was read on the way, as a room that is walked clockwise sees it. */
 function readOf(
@@ -112,16 +109,37 @@ function nearLine(network: ReturnType<typeof networkOfFloor>, wall: Id, p: RingP
 }
 
 /** What was typed while drawing are readings: the floor is fitted to them, the beginning of each leg staying. */
-function tapeLegs(draft: Draft, floor: Id, points: readonly RingPoint[], read: ReadOnTheWay, time: string): void {
+function tapeLegs(
+  draft: Draft,
+  floor: Id,
+  points: readonly RingPoint[],
+  read: ReadOnTheWay & { readonly closed: boolean },
+  time: string,
+): void {
   const corners = points.map((p) => cornerNear(draft, floor, p));
   let taped = false;
   const take = (typed: TypedLength | null | undefined, kind: ReadingKind, i: number) => {
     const [from, to] = [corners[i], corners[(i + 1) % points.length]];
     if (!typed || !from || !to) return;
     const place: Place = { kind, face: 'inside', from, to, via: [] };
-    if (valueOnPlan(networkOfFloor(draft, floor), place) === null) return;
-    const { value, text, unit, instrument = 'tape' } = typed;
-    putReading(draft, floor, place, { value, text, unit: kind === 'angle' ? 'deg' : unit, instrument, time });
+    const now = valueOnPlan(networkOfFloor(draft, floor), place);
+    if (now === null) return;
+    // a wall that was traced into others is as long as it shows between them
+    const {
+      value,
+      text,
+      unit,
+      instrument = 'tape',
+      traced,
+    } = typed.traced && !read.closed ? tracedAs(typed, now, draft.job.units) : typed;
+    putReading(draft, floor, place, {
+      value,
+      text,
+      unit: kind === 'angle' ? 'deg' : unit,
+      instrument,
+      time,
+      ...(traced && { traced }),
+    });
     taped = true;
   };
   points.forEach(({ bulge }, i) => {
@@ -131,6 +149,14 @@ function tapeLegs(draft: Draft, floor: Id, points: readonly RingPoint[], read: R
   });
   const [first] = corners;
   if (taped) settle(draft, floor, { adjust: { stay: first ? [first] : [] } });
+}
+
+/** The same length of the picture, but for what lies within walls. */
+function tracedAs(typed: TypedLength, value: number, units: Units): TypedLength {
+  const share = value / typed.value;
+  const { span, ...rest } = typed.traced!;
+  const traced = { ...rest, span: { x: span.x * share, y: span.y * share } };
+  return { ...typed, value, text: formatLength(value, units), traced };
 }
 
 function cornerNear(draft: Draft, floor: Id, p: RingPoint): Id | null {

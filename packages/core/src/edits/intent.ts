@@ -1,4 +1,5 @@
 import type { Point, RingPoint } from '../geometry';
+import type { TracedBody, TracedLine } from '../underlay';
 import type {
   GapReading,
   Id,
@@ -7,11 +8,13 @@ import type {
   OpeningKind,
   OpeningSpec,
   OpeningType,
+  PictureDetails,
   Place,
   Reading,
   RoomColour,
   SolidKind,
   SolidShape,
+  Underlay,
   Value,
   WallSide,
 } from '../plan/plan';
@@ -38,6 +41,18 @@ export interface TypedLength {
   readonly unit: Reading['unit'];
   /** A tape unless said. */
   readonly instrument?: Instrument;
+  readonly traced?: Value['traced'];
+}
+
+/** What was typed for each leg; null where nothing was. */
+export type Typed = readonly (TypedLength | null)[];
+
+/** What was read while walls were drawn. */
+export interface ReadOnTheWay {
+  readonly lengths: Typed;
+  readonly bows: Typed;
+  /** The inside angle at each corner, degrees. */
+  readonly angles: Typed;
 }
 
 /** Turned clockwise by `turn` degrees and, if said, mirrored left to right, about a point; then moved. mm. */
@@ -51,6 +66,28 @@ export interface Motion {
 
 export type BumpShape = 'box' | 'slanted' | 'round' | 'breast';
 
+/** Walls drawn over an underlay of known scale: what nobody typed is as long as the picture says. */
+export interface Tracing {
+  readonly underlay: Id;
+  /** The line of the walls that was followed. */
+  readonly line: TracedLine;
+  /** What is seen of the wall under each leg; null where nothing is. */
+  readonly bodies: readonly (TracedBody | null)[];
+}
+
+/** A wall that was seen on a picture: its middle line on the sheet, and what is in it, mm from `a`. */
+export interface SeenWall {
+  readonly a: Point;
+  readonly b: Point;
+  readonly thickness: number;
+  readonly gaps: readonly { readonly from: number; readonly to: number; readonly kind: 'door' | 'window' }[];
+}
+
+/** What can be changed about an underlay without bringing in another picture. */
+export type UnderlayChange = Partial<
+  Pick<Underlay, 'name' | 'calibration' | 'at' | 'turn' | 'crop' | 'look' | 'locked' | 'hidden' | 'prints'>
+>;
+
 /** Everything a person can do to a plan. */
 export type Intent =
   | {
@@ -60,6 +97,7 @@ export type Intent =
       readonly b: Point;
       readonly width?: TypedLength | null;
       readonly depth?: TypedLength | null;
+      readonly traced?: Tracing;
       /** When they were read, ISO 8601. */
       readonly time?: string;
     }
@@ -71,6 +109,7 @@ export type Intent =
       readonly closed: boolean;
       /** A boundary without a wall. */
       readonly chalk?: boolean;
+      readonly traced?: Tracing;
       /** The length typed for each leg, null where it was only drawn. */
       readonly lengths?: readonly (TypedLength | null)[];
       /** How far each curved leg was measured to bow, null where it was not. */
@@ -241,6 +280,34 @@ export type Intent =
     >)
   | { readonly kind: 'flipOpening'; readonly opening: Id; readonly what: 'hinge' | 'swing' }
   | { readonly kind: 'removeOpening'; readonly opening: Id }
+  | {
+      readonly kind: 'addUnderlay';
+      readonly floor: Id;
+      readonly picture: PictureDetails;
+      readonly name: string;
+      /** Where its middle goes. */
+      readonly at: Point;
+      readonly calibration?: Underlay['calibration'];
+    }
+  | { readonly kind: 'changeUnderlay'; readonly underlay: Id; readonly change: UnderlayChange }
+  /** Another picture of the same: what was marked stays where it was. With a calibration it shows something else. */
+  | {
+      readonly kind: 'replacePicture';
+      readonly underlay: Id;
+      readonly picture: PictureDetails;
+      readonly calibration?: Underlay['calibration'];
+    }
+  | { readonly kind: 'orderUnderlay'; readonly underlay: Id; readonly by: 1 | -1 }
+  | { readonly kind: 'removeUnderlay'; readonly underlay: Id }
+  /** Lengths that are only scaled follow what was taped since. */
+  | { readonly kind: 'rescale'; readonly underlay: Id }
+  | {
+      readonly kind: 'takeWalls';
+      readonly underlay: Id;
+      readonly walls: readonly SeenWall[];
+      /** ISO 8601 */
+      readonly time: string;
+    }
   | { readonly kind: 'changeJob'; readonly details: Partial<JobDetails> };
 
 const EDIT_NAMES: Record<Intent['kind'], string> = {
@@ -280,6 +347,13 @@ const EDIT_NAMES: Record<Intent['kind'], string> = {
   readGap: 'read along wall',
   flipOpening: 'flip door',
   removeOpening: 'remove opening',
+  addUnderlay: 'add underlay',
+  changeUnderlay: 'change underlay',
+  replacePicture: 'replace picture',
+  orderUnderlay: 'order underlays',
+  removeUnderlay: 'remove underlay',
+  rescale: 'rescale',
+  takeWalls: 'take walls',
   changeJob: 'job details',
 };
 

@@ -49,7 +49,14 @@ export function measuredAgain(
   return { ...only(read), note: before?.note ?? '', history };
 }
 
-const only = ({ value, text, unit, instrument, time }: Value): Value => ({ value, text, unit, instrument, time });
+const only = ({ value, text, unit, instrument, time, traced }: Value): Value => ({
+  value,
+  text,
+  unit,
+  instrument,
+  time,
+  ...(traced && { traced }),
+});
 
 function requireAngle(degrees: number): void {
   if (!(degrees > 5 && degrees < 355)) throw new Refusal('An inside angle is between 5 and 355 degrees.');

@@ -40,6 +40,9 @@ export function problemsOf(plan: Plan): string[] {
   for (const reading of Object.values(plan.readings)) {
     if (!cornersOfReading(reading).every((id) => plan.corners[id])) problems.push(`A reading has lost its wall.`);
   }
+  for (const { floor } of Object.values(plan.underlays)) {
+    if (!plan.floors[floor]) problems.push('An underlay is on no floor.');
+  }
   for (const { room } of Object.values(plan.heights)) {
     if (!plan.rooms[room]) problems.push(`A height has lost its room.`);
   }

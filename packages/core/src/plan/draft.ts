@@ -13,6 +13,7 @@ import {
   type Reading,
   type Room,
   type Solid,
+  type Underlay,
   type Wall,
   type WallStand,
   openingOf,
@@ -42,6 +43,7 @@ type Entities = {
   readings: Reading;
   heights: HeightReading;
   gaps: GapReading;
+  underlays: Underlay;
 };
 
 /**
@@ -99,6 +101,9 @@ export class Draft {
   }
   get gaps(): Collection<GapReading> {
     return this.now.gaps;
+  }
+  get underlays(): Collection<Underlay> {
+    return this.now.underlays;
   }
 
   /** Adds the entity, or puts it in the place of the one with its id. */
@@ -175,7 +180,7 @@ export class Draft {
   }
 
   /** The walls, corners or rooms of a floor, as they are: what is replaced later is replaced in the list too. */
-  on<C extends 'walls' | 'corners' | 'rooms' | 'readings' | 'heights' | 'gaps' | 'solids'>(
+  on<C extends 'walls' | 'corners' | 'rooms' | 'readings' | 'heights' | 'gaps' | 'solids' | 'underlays'>(
     collection: C,
     floor: Id,
   ): readonly Entities[C][] {

@@ -40,6 +40,8 @@ const STEPS: Record<number, (plan: Loose) => Loose> = {
   4: (plan) => ({ ...plan, schema: 5, openings: numbered(plan['openings'], plan['walls']) }),
   // what doors and windows are stands in types; gaps along walls are read
   5: (plan) => ({ ...plan, schema: 6, gaps: {}, ...typed(plan['openings']) }),
+  // pictures lie under the plan
+  6: (plan) => ({ ...plan, schema: 7, underlays: {} }),
 };
 
 /** In the order they were made, by floor and kind. */

@@ -22,5 +22,6 @@ export function newPlan(job: Partial<JobDetails> & { name: string }): Plan {
     readings: {},
     heights: {},
     gaps: {},
+    underlays: {},
   };
 }

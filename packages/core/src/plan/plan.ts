@@ -1,3 +1,4 @@
+import type { Underlay } from './underlay';
 import type { Collection, Id, Value, WallSide } from './values';
 import {
   type GapReading,
@@ -9,13 +10,14 @@ import {
 } from './opening';
 
 export * from './opening';
+export * from './underlay';
 export * from './values';
 
 /**
  * The plan: the document of a job. Plain data, normalised, in millimetres; whatever can be worked out
  * from it (rooms' outlines, areas, drawings) is not in it.
  */
-export const SCHEMA_VERSION = 6;
+export const SCHEMA_VERSION = 7;
 
 export type Units = 'metric' | 'imperial';
 
@@ -190,6 +192,7 @@ export interface Plan {
   readonly readings: Collection<Reading>;
   readonly heights: Collection<HeightReading>;
   readonly gaps: Collection<GapReading>;
+  readonly underlays: Collection<Underlay>;
 }
 
 /** The parts of a plan that hold entities by id. */
@@ -204,6 +207,7 @@ export const COLLECTIONS = [
   'readings',
   'heights',
   'gaps',
+  'underlays',
 ] as const;
 export type CollectionName = (typeof COLLECTIONS)[number];
 

@@ -16,7 +16,14 @@ const id = z
 const millimetres = z.number().min(0).max(1e6);
 /** A wall bends to a little more than a half circle at most. */
 export const MOST_BULGE = 1.2;
+/** The longer side of a picture, px. */
+const MOST_PIXELS = 20_000;
 const coordinate = z.number().min(-1e7).max(1e7);
+const pixels = z.number().min(0).max(MOST_PIXELS);
+const picturePoint = z.object({
+  x: z.number().min(-MOST_PIXELS).max(MOST_PIXELS),
+  y: z.number().min(-MOST_PIXELS).max(MOST_PIXELS),
+});
 const name = (what: string) => z.string().max(LONGEST_NAME, `${what} can have ${LONGEST_NAME} characters at most.`);
 const collection = <T extends z.ZodType>(entity: T) => z.record(id, entity);
 
@@ -26,6 +33,13 @@ const valueRead = {
   unit: z.enum(['m', 'cm', 'mm', 'ft', 'in', 'deg']),
   instrument: z.enum(INSTRUMENTS),
   time: z.string().max(40),
+  traced: z
+    .object({
+      underlay: id,
+      span: picturePoint,
+      deviation: millimetres.positive(),
+    })
+    .optional(),
 };
 
 const history = z.array(z.object(valueRead)).max(100).readonly();
@@ -59,6 +73,56 @@ export const openingSpecSchema = z.object({
 });
 
 const mark = z.union([z.enum(['from', 'to']), z.object({ opening: id, jamb: z.enum(['near', 'far']) })]);
+
+const calibrationSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('none') }),
+  z.object({
+    kind: z.literal('known'),
+    distances: z
+      .array(
+        z.object({
+          a: picturePoint,
+          b: picturePoint,
+          value: millimetres.positive(),
+          text: valueRead.text,
+          unit: valueRead.unit,
+        }),
+      )
+      .min(1)
+      .max(50)
+      .readonly(),
+    stretched: z.boolean(),
+  }),
+  z.object({
+    kind: z.literal('printed'),
+    perPixel: z.number().positive().max(1000),
+    ratio: z.number().min(1).max(10_000),
+  }),
+]);
+
+const underlaySchema = z.object({
+  id,
+  floor: id,
+  name: name('The name of an underlay'),
+  picture: id,
+  width: z.int().min(1).max(MOST_PIXELS),
+  height: z.int().min(1).max(MOST_PIXELS),
+  calibration: calibrationSchema,
+  correction: z.number().positive().max(100),
+  at: z.object({ x: coordinate, y: coordinate }),
+  turn: z.number().min(-360).max(360),
+  crop: z.object({ left: pixels, top: pixels, right: pixels, bottom: pixels }).nullable(),
+  look: z.object({
+    opacity: z.number().min(0.05).max(1),
+    brightness: z.number().min(0.2).max(3),
+    contrast: z.number().min(0.2).max(5),
+    inverted: z.boolean(),
+  }),
+  locked: z.boolean(),
+  hidden: z.boolean(),
+  prints: z.boolean(),
+  order: z.int().min(0).max(10_000),
+});
 
 export const planSchema = z
   .object({
@@ -166,6 +230,7 @@ export const planSchema = z
         history,
       }),
     ),
+    underlays: collection(underlaySchema),
   })
   .superRefine((plan, context) => {
     for (const [name, entities] of Object.entries(plan)) {

@@ -11,6 +11,15 @@ export const INSTRUMENTS = ['tape', 'laser', 'scaled', 'guess'] as const;
 export type Instrument = (typeof INSTRUMENTS)[number];
 export type ReadingUnit = 'm' | 'cm' | 'mm' | 'ft' | 'in' | 'deg';
 
+/** A length that was taken off an underlay. */
+export interface Traced {
+  readonly underlay: Id;
+  /** How far it reaches along the rows of the picture and down its columns, px: with the scale of the picture it is so many mm. */
+  readonly span: { readonly x: number; readonly y: number };
+  /** Standard deviation, mm: it follows from how well the scale is known and from the pixels. */
+  readonly deviation: number;
+}
+
 /** What was read, and how. */
 export interface Value {
   /** mm; an angle in degrees */
@@ -20,4 +29,6 @@ export interface Value {
   readonly instrument: Instrument;
   /** When it was read, ISO 8601. */
   readonly time: string;
+  /** It was taken off an underlay. */
+  readonly traced?: Traced;
 }

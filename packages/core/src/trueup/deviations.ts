@@ -37,12 +37,14 @@ export function deviationOf({
   value,
   instrument,
   held,
+  traced,
   deviation,
-}: Pick<Reading, 'kind' | 'value' | 'instrument' | 'held'> & {
+}: Pick<Reading, 'kind' | 'value' | 'instrument' | 'held' | 'traced'> & {
   /** Of a sum of readings: it is known. */
   readonly deviation?: number;
 }): number {
   if (deviation !== undefined) return deviation;
+  if (traced && instrument === 'scaled') return traced.deviation * (held ? DEVIATION.held : 1);
   const usual = () => {
     if (kind === 'angle') return instrument === 'guess' ? 5 * RADIAN : DEVIATION.angle;
     switch (instrument) {

@@ -1,0 +1,73 @@
+import type { Id, ReadingUnit } from './values';
+
+/** A place on a picture: pixels from its top left corner. */
+export interface PicturePoint {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Two points of a picture, and what is known to be between them in the house. */
+export interface KnownDistance {
+  readonly a: PicturePoint;
+  readonly b: PicturePoint;
+  /** mm */
+  readonly value: number;
+  readonly text: string;
+  readonly unit: ReadingUnit;
+}
+
+/**
+ * How the scale of a picture is known: not at all; by distances marked on it, across and down the picture apart where it is
+ * stretched; or because it is a drawing at 1 : `ratio` of which a pixel is `perPixel` mm on paper.
+ */
+export type Calibration =
+  | { readonly kind: 'none' }
+  | { readonly kind: 'known'; readonly distances: readonly KnownDistance[]; readonly stretched: boolean }
+  | { readonly kind: 'printed'; readonly perPixel: number; readonly ratio: number };
+
+/** A part of a picture, px from its edges inwards. */
+export interface Crop {
+  readonly left: number;
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
+}
+
+/** How a picture is shown. The three are factors: 1 is as it is. */
+export interface Look {
+  readonly opacity: number;
+  readonly brightness: number;
+  readonly contrast: number;
+  readonly inverted: boolean;
+}
+
+/** A picture, as a plan knows it: its bytes are kept beside the plan under this id, and never change. */
+export interface PictureDetails {
+  readonly picture: Id;
+  /** px */
+  readonly width: number;
+  readonly height: number;
+}
+
+/** A reference picture under the plan of a floor. */
+export interface Underlay extends PictureDetails {
+  readonly id: Id;
+  readonly floor: Id;
+  readonly name: string;
+  readonly calibration: Calibration;
+  /** What taped lengths have shown the scale to be off by, as a factor. */
+  readonly correction: number;
+  /** Where its middle lies on the sheet, mm; how it is turned, degrees clockwise. */
+  readonly at: { readonly x: number; readonly y: number };
+  readonly turn: number;
+  readonly crop: Crop | null;
+  readonly look: Look;
+  readonly locked: boolean;
+  readonly hidden: boolean;
+  /** It is on printed sheets too. */
+  readonly prints: boolean;
+  /** Those with a higher one lie over those with a lower one. */
+  readonly order: number;
+}
+
+export const USUAL_LOOK: Look = { opacity: 0.6, brightness: 1, contrast: 1, inverted: false };

@@ -1,0 +1,78 @@
+import { type Point, distance } from '../geometry';
+import { type Homography, cornersInOrder, homographyBetween, mapped } from './homography';
+import type { Colour, Progress } from './raster';
+
+/** Paper that photos are taken of, mm (ISO 216). */
+export const PAPER = { A4: [210, 297], A3: [297, 420] } as const;
+
+/** How a photo is flattened: which point of it each corner of the flat picture is, and how large that is. */
+export interface Flattening {
+  /** px of the flat picture */
+  readonly width: number;
+  readonly height: number;
+  /** mm of what was photographed to a pixel of the flat picture */
+  readonly perPixel: number;
+  /** From the flat picture to the photo. */
+  readonly back: Homography;
+}
+
+/** A flat picture is no larger than this, px along its longer side. */
+const LARGEST = 4096;
+
+/**
+ * Flattening by four corners of something that is a rectangle of known sides, mm; the corners in any order. Sides are as wide and as high as it is
+ * seen: give a sheet that lies on its side its longer one as the width. As many pixels as its longest side has in the photo. Null where
+ * the corners do not stand round anything.
+ */
+export function flatteningOf(points: readonly Point[], sides: { width: number; height: number }): Flattening | null {
+  const corners = cornersInOrder(points);
+  if (!corners || !(sides.width > 0 && sides.height > 0)) return null;
+  const [a, b, c, d] = corners as [Point, Point, Point, Point];
+  const perPixel = Math.min(
+    sides.width / Math.max(distance(a, b), distance(d, c)),
+    sides.height / Math.max(distance(a, d), distance(b, c)),
+  );
+  const size = Math.max(perPixel, Math.max(sides.width, sides.height) / LARGEST);
+  const [width, height] = [Math.round(sides.width / size), Math.round(sides.height / size)];
+  const flat = [
+    { x: 0, y: 0 },
+    { x: sides.width / size, y: 0 },
+    { x: sides.width / size, y: sides.height / size },
+    { x: 0, y: sides.height / size },
+  ];
+  const back = homographyBetween(flat, corners);
+  return back && width > 0 && height > 0 ? { width, height, perPixel: size, back } : null;
+}
+
+/** The flat picture, each pixel taken from between the four nearest of the photo. */
+export function flattenPhoto(
+  photo: Colour,
+  { width, height, back }: Flattening,
+  progress: Progress = () => {},
+): Colour {
+  const out = new Uint8ClampedArray(4 * width * height);
+  for (let y = 0; y < height; y += 1) {
+    for (let x = 0; x < width; x += 1) {
+      // pixels are counted by their corners, and are looked at in their middle
+      const from = mapped(back, { x: x + 0.5, y: y + 0.5 });
+      takePixel(photo, from.x - 0.5, from.y - 0.5, out, 4 * (y * width + x));
+    }
+    if (y % 64 === 0) progress(y / height);
+  }
+  progress(1);
+  return { width, height, data: out };
+}
+
+function takePixel({ width, height, data }: Colour, x: number, y: number, out: Uint8ClampedArray, at: number): void {
+  const u = Math.min(width - 1, Math.max(0, x));
+  const v = Math.min(height - 1, Math.max(0, y));
+  const [x0, y0] = [Math.floor(u), Math.floor(v)];
+  const [x1, y1] = [Math.min(width - 1, x0 + 1), Math.min(height - 1, y0 + 1)];
+  const [fx, fy] = [u - x0, v - y0];
+  const [p, q, r, s] = [4 * (y0 * width + x0), 4 * (y0 * width + x1), 4 * (y1 * width + x0), 4 * (y1 * width + x1)];
+  for (let c = 0; c < 4; c += 1) {
+    const top = data[p + c]! + (data[q + c]! - data[p + c]!) * fx;
+    const foot = data[r + c]! + (data[s + c]! - data[r + c]!) * fx;
+    out[at + c] = top + (foot - top) * fy;
+  }
+}
