@@ -1,5 +1,7 @@
 // Exports the client for the web and gives it a service worker that keeps it on the device.
 import { spawnSync } from 'node:child_process';
+import { cpSync, mkdirSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { generateSW } from 'workbox-build';
@@ -11,10 +13,15 @@ const env = { ...process.env, EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', NODE_EN
 const exported = spawnSync('npx', ['expo', 'export', '-p', 'web'], { cwd: client, env, stdio: 'inherit' });
 if (exported.status !== 0) process.exit(exported.status ?? 1);
 
+// what reads PDFs loads itself when one is brought in: it is kept as it comes
+const pdf = join(dirname(createRequire(import.meta.url).resolve('pdfjs-dist/package.json')), 'build');
+mkdirSync(join(dist, 'pdf'), { recursive: true });
+for (const file of ['pdf.min.mjs', 'pdf.worker.min.mjs']) cpSync(join(pdf, file), join(dist, 'pdf', file));
+
 const { count, size, warnings } = await generateSW({
   swDest: join(dist, 'service-worker.js'),
   globDirectory: dist,
-  globPatterns: ['**/*.{html,js,css,ttf,png,ico,svg,webmanifest}'],
+  globPatterns: ['**/*.{html,js,mjs,css,ttf,png,ico,svg,webmanifest}'],
   globIgnores: ['**/service-worker.js'],
   navigateFallback: '/index.html',
   navigateFallbackDenylist: [/^\/api\//, /^\/healthz/],

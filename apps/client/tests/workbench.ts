@@ -41,6 +41,8 @@ export function workbench(plan: Plan = newPlan({ name: 'Shed' })) {
     },
     guide: (guides) => (state.guides = guides),
     trace: () => undefined,
+    traced: () => null,
+    takeSeen: () => false,
     preview: (intent) => state.previews.push(intent),
     commit: (intent, seed) => {
       state.committed.push(intent);

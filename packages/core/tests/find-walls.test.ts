@@ -13,6 +13,7 @@ import {
   pictureLines,
   problemsOf,
   toHouse,
+  wallsRoundRoom,
 } from '../src';
 import { drawnPlan } from './drawn-plans';
 import { apply } from './house';
@@ -177,3 +178,23 @@ test('all walls of a drawn plan taken: its rooms, scaled, with their doors and w
   const truth = wide(drawn.walls.flatMap(({ a, b }) => [a, b])) * drawn.perPixel;
   expect(Math.abs(wide(Object.values(plan.corners)) - truth)).toBeLessThan(1.5 * drawn.perPixel);
 }, 60_000);
+
+test('the walls round one room are told from the others', () => {
+  const wall = (ax: number, ay: number, bx: number, by: number) => ({
+    a: { x: ax, y: ay },
+    b: { x: bx, y: by },
+    thickness: 200,
+    gaps: [],
+  });
+  const walls = [
+    wall(0, 0, 8000, 0),
+    wall(8000, 0, 8000, 4000),
+    wall(8000, 4000, 0, 4000),
+    wall(0, 4000, 0, 0),
+    wall(3000, 0, 3000, 4000),
+    wall(5500, 0, 5500, 4000),
+  ];
+  expect(wallsRoundRoom(laid, walls, { x: 1500, y: 2000 })).toEqual([0, 2, 3, 4]);
+  expect(wallsRoundRoom(laid, walls, { x: 4000, y: 2000 })).toEqual([0, 2, 4, 5]);
+  expect(wallsRoundRoom(laid, walls, { x: 9000, y: 2000 })).toEqual([]);
+});

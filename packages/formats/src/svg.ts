@@ -5,7 +5,9 @@ import {
   type Role,
   drawFloor,
   formatLength,
+  matrixOf,
   ringsBox,
+  shownPart,
 } from '@velvet-tape/core';
 import { pathData } from './path-data';
 
@@ -15,6 +17,8 @@ export interface SheetOptions {
   readonly title: string;
   /** Direction of north, degrees clockwise from straight up. */
   readonly north: number;
+  /** Where the pictures of underlays are to be had, by their ids: those that are told to print do. */
+  readonly pictures?: ReadonlyMap<string, string>;
 }
 
 /** Lettering, line widths and margins in mm on paper (ISO 3098 heights, ISO 128 widths, from memory). */
@@ -49,7 +53,7 @@ const STYLE: Partial<Record<Role, string>> = {
  * One floor as SVG at true scale: a user unit is a millimetre on paper, so at 1:50 a wall of 4.20 m is 84 long.
  * With lengths, room labels, a title, a scale bar and north.
  */
-export function floorToSvg(derived: DerivedFloor, { scale, title, north }: SheetOptions): string {
+export function floorToSvg(derived: DerivedFloor, { scale, title, north, pictures = new Map() }: SheetOptions): string {
   const { units } = derived.plan.job;
   const marks = drawFloor(derived, { lettering: PAPER.lettering * scale, units });
   const box = ringsBox(derived.bodies.map((body) => body.ring)) ?? { minX: 0, minY: 0, maxX: 1000, maxY: 1000 };
@@ -59,7 +63,11 @@ export function floorToSvg(derived: DerivedFloor, { scale, title, north }: Sheet
     x: (p.x - box.minX) / scale + PAPER.margin,
     y: (p.y - box.minY) / scale + PAPER.margin,
   });
-  const body = marks.map((mark) => paint(mark, paper, scale)).join('\n');
+  const [under, over] = [marks.filter(({ role }) => role === 'floor'), marks.filter(({ role }) => role !== 'floor')];
+  const painted = (some: readonly Mark[]) => some.map((mark) => paint(mark, paper, scale)).join('\n');
+  const body = [painted(under), printedUnderlays(derived, paper, scale, pictures), painted(over)]
+    .filter(Boolean)
+    .join('\n');
   const foot = height - PAPER.margin;
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
@@ -101,6 +109,30 @@ function paint(mark: Mark, paper: (p: Point) => Point, scale: number): string {
   const font = mark.role === 'room.name' ? ` font-family="Fraunces, Georgia, serif"` : '';
   const turn = mark.turn ? ` transform="rotate(${mm(mark.turn)} ${at(place)})"` : '';
   return `<text ${what} x="${mm(place.x)}" y="${mm(place.y)}" font-size="${mm(PAPER.lettering * mark.size)}" fill="${INK}" text-anchor="middle" dominant-baseline="central"${font}${turn}>${escape(mark.text)}</text>`;
+}
+
+/** The pictures under the plan that are to print, where they lie and as they look. */
+function printedUnderlays(
+  { plan, floor }: DerivedFloor,
+  paper: (p: Point) => Point,
+  scale: number,
+  pictures: ReadonlyMap<string, string>,
+): string {
+  return Object.values(plan.underlays)
+    .filter(
+      (underlay) => underlay.floor === floor && underlay.prints && !underlay.hidden && pictures.has(underlay.picture),
+    )
+    .sort((a, b) => a.order - b.order)
+    .map((underlay) => {
+      const [a, b, c, d, x, y] = matrixOf(underlay);
+      const o = paper({ x, y });
+      const matrix = [a, b, c, d].map((value) => value / scale);
+      const { left, top, width, height } = shownPart(underlay);
+      const { opacity, brightness, contrast, inverted } = underlay.look;
+      const filter = `brightness(${brightness}) contrast(${contrast})${inverted ? ' invert(1)' : ''}`;
+      return `<g data-role="underlay" transform="matrix(${[...matrix, o.x, o.y].map((n) => n.toPrecision(9)).join(' ')})" opacity="${opacity}"><svg x="${mm(left)}" y="${mm(top)}" width="${mm(width)}" height="${mm(height)}" viewBox="${mm(left)} ${mm(top)} ${mm(width)} ${mm(height)}"><image href="${escape(pictures.get(underlay.picture)!)}" width="${underlay.width}" height="${underlay.height}" preserveAspectRatio="none" style="filter:${filter}"/></svg></g>`;
+    })
+    .join('\n');
 }
 
 /** A bar of two metres, or of six feet. */

@@ -1,11 +1,12 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { planReducer } from '../features/plan/plan-slice';
+import { underlayReducer } from '../features/plan/underlay/underlay-slice';
 import { viewReducer } from '../features/plan/view-slice';
 
 export const makeStore = () =>
   configureStore({
-    reducer: { plan: planReducer, view: viewReducer },
+    reducer: { plan: planReducer, view: viewReducer, underlay: underlayReducer },
     // plans are large and never mutated: the development checks would walk all of them at every step of a drag
     middleware: (defaults) => defaults({ immutableCheck: false, serializableCheck: false }),
   });

@@ -66,6 +66,26 @@ export async function sendPlan(id: string, version: number, plan: Plan): Promise
   return writtenSchema.parse(await call(`/jobs/${encodeURIComponent(id)}/plan`, init));
 }
 
+export async function sendPicture(id: string, picture: Blob): Promise<void> {
+  const init = { method: 'PUT', headers: { 'Content-Type': picture.type }, body: picture };
+  await call(`/pictures/${encodeURIComponent(id)}`, init);
+}
+
+/** The bytes of a picture. */
+export async function fetchPicture(id: string): Promise<Blob> {
+  let response: Response;
+  try {
+    response = await fetch(`${ORIGIN}/api/pictures/${encodeURIComponent(id)}`, {
+      signal: AbortSignal.timeout(PATIENCE),
+    });
+  } catch {
+    throw new Offline('No connection to the server.');
+  }
+  if (response.status === 404) throw new Refused('There is no such picture.', 404);
+  if (!response.ok) throw new Offline('The server is not answering.');
+  return response.blob();
+}
+
 export const listKeptTypes = (): Promise<unknown> => call('/opening-types');
 
 export async function keepType({ id, name, spec }: KeptType): Promise<void> {

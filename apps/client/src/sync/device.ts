@@ -33,6 +33,13 @@ export interface DeviceType extends KeptType {
   readonly waiting: 0 | 1;
 }
 
+/** A picture under a plan, as this device has it. */
+export interface DevicePicture {
+  readonly id: string;
+  readonly blob: Blob;
+  readonly waiting: 0 | 1;
+}
+
 const planUpToDate = (plan: Plan): Plan => {
   if (plan.schema === SCHEMA_VERSION) return plan;
   const read = readPlan(plan);
@@ -50,11 +57,13 @@ class DeviceDatabase extends Dexie {
   jobs!: EntityTable<DeviceJob, 'id'>;
   listing!: EntityTable<JobSummary, 'id'>;
   keptTypes!: EntityTable<DeviceType, 'id'>;
+  pictures!: EntityTable<DevicePicture, 'id'>;
 
   constructor() {
     super('velvet-tape');
     this.version(1).stores({ jobs: 'id, waiting', listing: 'id' });
     this.version(2).stores({ keptTypes: 'id, waiting' });
+    this.version(3).stores({ pictures: 'id, waiting' });
     // what an earlier version of the application left here is brought up to date whenever it is looked at
     this.jobs.hook('reading', upToDate);
   }

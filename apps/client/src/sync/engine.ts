@@ -1,5 +1,6 @@
 import { Offline, Refused, Stale, fetchPlan, fetchVersion, listJobs, sendPlan } from './api';
 import { device, jobsOnDevice, markSent, takeIn } from './device';
+import { sendPictures } from './pictures';
 
 export type SyncState = 'saved' | 'saving' | 'offline' | 'refused';
 
@@ -69,6 +70,8 @@ export class SyncEngine {
 
   private async round(): Promise<void> {
     try {
+      // a plan never comes to the server before the pictures under it
+      await sendPictures();
       const waiting = await device.jobs.where('waiting').equals(1).primaryKeys();
       for (const id of waiting) await this.send(id);
       if (this.open && globalThis.document?.visibilityState !== 'hidden') await this.look(this.open);

@@ -1,5 +1,5 @@
 import type { Point, RingPoint } from '../geometry';
-import type { TracedBody, TracedLine } from '../underlay';
+import type { SeenWall, TracedBody, TracedLine } from '../underlay';
 import type {
   GapReading,
   Id,
@@ -73,14 +73,6 @@ export interface Tracing {
   readonly line: TracedLine;
   /** What is seen of the wall under each leg; null where nothing is. */
   readonly bodies: readonly (TracedBody | null)[];
-}
-
-/** A wall that was seen on a picture: its middle line on the sheet, and what is in it, mm from `a`. */
-export interface SeenWall {
-  readonly a: Point;
-  readonly b: Point;
-  readonly thickness: number;
-  readonly gaps: readonly { readonly from: number; readonly to: number; readonly kind: 'door' | 'window' }[];
 }
 
 /** What can be changed about an underlay without bringing in another picture. */
@@ -288,6 +280,7 @@ export type Intent =
       /** Where its middle goes. */
       readonly at: Point;
       readonly calibration?: Underlay['calibration'];
+      readonly paper?: number | null;
     }
   | { readonly kind: 'changeUnderlay'; readonly underlay: Id; readonly change: UnderlayChange }
   /** Another picture of the same: what was marked stays where it was. With a calibration it shows something else. */
@@ -296,6 +289,7 @@ export type Intent =
       readonly underlay: Id;
       readonly picture: PictureDetails;
       readonly calibration?: Underlay['calibration'];
+      readonly paper?: number | null;
     }
   | { readonly kind: 'orderUnderlay'; readonly underlay: Id; readonly by: 1 | -1 }
   | { readonly kind: 'removeUnderlay'; readonly underlay: Id }

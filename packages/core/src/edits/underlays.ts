@@ -13,7 +13,10 @@ type Of<K extends Intent['kind']> = Extract<Intent, { kind: K }>;
 /** Of a picture at least so much is left when it is cropped, px. */
 const LEAST_LEFT = 20;
 
-export function addUnderlay(draft: Draft, { floor, picture, name, at, calibration }: Of<'addUnderlay'>): Id {
+export function addUnderlay(
+  draft: Draft,
+  { floor, picture, name, at, calibration, paper = null }: Of<'addUnderlay'>,
+): Id {
   if (!draft.floors[floor]) throw new Refusal('That floor is no longer there.');
   const id = draft.newId();
   const there = draft.on('underlays', floor);
@@ -23,6 +26,7 @@ export function addUnderlay(draft: Draft, { floor, picture, name, at, calibratio
     name: requireName(name),
     ...picture,
     calibration: requireCalibration(calibration ?? { kind: 'none' }),
+    paper,
     correction: 1,
     at: { x: at.x, y: at.y },
     turn: 0,
@@ -55,11 +59,20 @@ export function changeUnderlay(draft: Draft, { underlay: id, change }: Of<'chang
  * Another picture in its place. Of the same thing (a better scan) it lies where the old one lay, and what was marked is marked on it, in proportion. With a
  * calibration it is another view: nothing of the old marks holds.
  */
-export function replacePicture(draft: Draft, { underlay: id, picture, calibration }: Of<'replacePicture'>): void {
+export function replacePicture(
+  draft: Draft,
+  { underlay: id, picture, calibration, paper = null }: Of<'replacePicture'>,
+): void {
   const before = requireUnderlay(draft, id);
   if (calibration) {
-    const changed = { ...before, ...picture, calibration: requireCalibration(calibration), correction: 1, crop: null };
-    draft.put('underlays', changed);
+    draft.put('underlays', {
+      ...before,
+      ...picture,
+      calibration: requireCalibration(calibration),
+      paper,
+      correction: 1,
+      crop: null,
+    });
     return;
   }
   const [x, y] = [picture.width / before.width, picture.height / before.height];
@@ -68,6 +81,7 @@ export function replacePicture(draft: Draft, { underlay: id, picture, calibratio
   draft.put('underlays', {
     ...before,
     ...picture,
+    paper: before.paper && before.paper / Math.sqrt(x * y),
     calibration: scaledMarks(before, over, Math.sqrt(x * y), Math.abs(x / y - 1) > 0.005),
     crop: crop && { left: crop.left * x, right: crop.right * x, top: crop.top * y, bottom: crop.bottom * y },
   });

@@ -108,6 +108,7 @@ const underlaySchema = z.object({
   width: z.int().min(1).max(MOST_PIXELS),
   height: z.int().min(1).max(MOST_PIXELS),
   calibration: calibrationSchema,
+  paper: z.number().positive().max(1000).nullable(),
   correction: z.number().positive().max(100),
   at: z.object({ x: coordinate, y: coordinate }),
   turn: z.number().min(-360).max(360),

@@ -55,6 +55,8 @@ export interface Underlay extends PictureDetails {
   readonly floor: Id;
   readonly name: string;
   readonly calibration: Calibration;
+  /** mm on paper to a pixel, where that is known: of a page of a PDF, of a photo flattened by its sheet. */
+  readonly paper: number | null;
   /** What taped lengths have shown the scale to be off by, as a factor. */
   readonly correction: number;
   /** Where its middle lies on the sheet, mm; how it is turned, degrees clockwise. */

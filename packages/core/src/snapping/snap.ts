@@ -14,6 +14,7 @@ import {
   pointAt,
   subtract,
 } from '../geometry';
+import type { PictureLine } from '../underlay';
 import type { HalfWall } from '../walls';
 
 /** What a point was caught by, in words the person knows. */
@@ -27,7 +28,8 @@ export type Caught =
   | 'straight on'
   | 'parallel'
   | 'same length'
-  | 'round length';
+  | 'round length'
+  | 'line of picture';
 
 export interface Guide {
   readonly word: Caught;
@@ -49,6 +51,8 @@ export interface SnapFrom {
   readonly heading?: Point | null;
   /** Lengths are rounded to steps of this, mm. */
   readonly step?: number;
+  /** Lines of a picture under the plan. */
+  readonly lines?: readonly PictureLine[];
 }
 
 /** A line a point may be caught on. */
@@ -64,6 +68,8 @@ interface Line {
 
 /** Lines closer in direction than this don't give a point where they meet: sin 6°. */
 const TOO_FLAT = 0.1;
+/** Walls of the plan hold before lines of a picture, and those before directions. */
+const PICTURE_RANK = 0.1;
 /** A level only catches from nearer: everything is level with something. */
 const SHY = 0.6;
 
@@ -79,6 +85,13 @@ export function snapPoint(derived: DerivedFloor, p: Point, reach: number, leg: S
   const lines = [
     ...linesOf(derived, p, reach),
     ...(leg.from ? directionsFrom(derived, leg.from, leg.heading, p, reach) : []),
+    ...(leg.lines ?? []).map(({ at, d }): Line => ({
+      at,
+      d,
+      word: 'line of picture',
+      off: Math.abs(cross(d, subtract(p, at))),
+      rank: PICTURE_RANK,
+    })),
   ];
   const score = (line: Line) => line.off / reach + line.rank;
   lines.sort((a, b) => score(a) - score(b));

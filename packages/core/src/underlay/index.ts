@@ -6,3 +6,4 @@ export * from './placement';
 export * from './raster';
 export * from './dark-lines';
 export * from './rescale';
+export * from './seen-walls';

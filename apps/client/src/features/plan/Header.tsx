@@ -1,4 +1,4 @@
-import { formatArea, jobTotals, roughly } from '@velvet-tape/core';
+import { type Plan, formatArea, jobTotals, roughly } from '@velvet-tape/core';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Icon, IconButton, Text } from 'react-native-paper';
@@ -6,6 +6,7 @@ import { useAppDispatch, useAppSelector } from '../../store/store';
 import type { SyncState } from '../../sync/engine';
 import { DropMenu } from '../../ui/DropMenu';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
+import { goToFloor } from './commands';
 import { downloadCsv, downloadSvg } from './downloads';
 import { planActions } from './plan-slice';
 
@@ -64,6 +65,7 @@ export function Header({ wide }: { wide: boolean }) {
           </View>
         </View>
       </View>
+      <FloorMenu plan={plan} floor={floor} />
       <IconButton
         icon="undo"
         iconColor={PALE}
@@ -85,7 +87,11 @@ export function Header({ wide }: { wide: boolean }) {
         iconColor={PALE}
         says="Leave with something"
         entries={[
-          { title: 'Plan as SVG, 1:50', icon: 'file-image-outline', onPress: () => downloadSvg(plan, floor) },
+          {
+            title: 'Plan as SVG, 1:50',
+            icon: 'file-image-outline',
+            onPress: () => void dispatch(downloadSvg(plan, floor)),
+          },
           { title: 'Rooms as CSV', icon: 'table', onPress: () => downloadCsv(plan) },
           {
             title: 'Doors and windows',
@@ -95,6 +101,25 @@ export function Header({ wide }: { wide: boolean }) {
         ]}
       />
     </View>
+  );
+}
+
+/** Where a house has several floors: which one is looked at. */
+function FloorMenu({ plan, floor }: { plan: Plan; floor: string }) {
+  const dispatch = useAppDispatch();
+  const floors = Object.values(plan.floors).sort((a, b) => b.level - a.level);
+  if (floors.length < 2) return null;
+  return (
+    <DropMenu
+      icon="layers-outline"
+      iconColor={PALE}
+      says={`Floor: ${plan.floors[floor]?.name ?? ''}`}
+      entries={floors.map(({ id, name }) => ({
+        title: name,
+        ...(id === floor && { icon: 'check' }),
+        onPress: () => dispatch(goToFloor(id)),
+      }))}
+    />
   );
 }
 

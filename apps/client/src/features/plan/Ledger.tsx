@@ -4,6 +4,10 @@ import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
+import { takeTool } from './commands';
+import { UnderlayRow } from './underlay/UnderlayPanel';
+import { chooseUnderlay } from './underlay/commands';
+import { selectUnderlays } from './underlay/selectors';
 import { planActions } from './plan-slice';
 import { selectRoom, selectShownFloor, selectShownRooms } from './selectors';
 
@@ -13,6 +17,8 @@ export function Ledger() {
   const floor = useAppSelector(selectShownFloor);
   const rooms = useAppSelector(selectShownRooms);
   const chosen = useAppSelector(selectRoom);
+  const dispatch = useAppDispatch();
+  const underlays = useAppSelector(selectUnderlays);
   if (!floor) return null;
   const { units } = floor.plan.job;
   const area = rooms.reduce((sum, room) => sum + room.measures.area, 0);
@@ -38,6 +44,17 @@ export function Ledger() {
         <Text style={[styles.name, { color: colours.inkSoft }]}>Net internal floor area</Text>
         <Text style={[styles.area, { color: colours.ink }]}>{roughly(rough, formatArea(area, units))}</Text>
       </View>
+      {underlays.length > 0 && <Text style={[styles.floor, styles.under, { color: colours.ink }]}>Underlays</Text>}
+      {[...underlays].reverse().map((underlay) => (
+        <UnderlayRow
+          key={underlay.id}
+          underlay={underlay}
+          onPress={() => {
+            dispatch(takeTool('underlay'));
+            dispatch(chooseUnderlay(underlay.id));
+          }}
+        />
+      ))}
     </ScrollView>
   );
 }
@@ -65,6 +82,7 @@ const Row = memo(function Row({ id, name, area, on }: { id: string; name: string
 const styles = StyleSheet.create({
   ledger: { padding: 14 },
   floor: { fontFamily: FONTS.serif, fontSize: 20, marginBottom: 8 },
+  under: { marginTop: 16, fontSize: 17 },
   row: {
     minHeight: TOUCH,
     flexDirection: 'row',

@@ -18,6 +18,8 @@ import { MarkView } from './MarkView';
 import { Overlay } from './overlay/Overlay';
 import { selectParted, selectShownFloor } from './selectors';
 import { TOOL_HINTS } from './tool-names';
+import { UnderlayLayer } from './underlay/UnderlayLayer';
+import { selectUnderlays } from './underlay/selectors';
 import { REACH, useSheetInput } from './use-sheet-input';
 import { letteringStep } from './viewport';
 
@@ -34,7 +36,8 @@ export function PlanCanvas() {
   const tool = useAppSelector((state) => state.plan.tool);
   useSheetInput(host);
   const transform = `matrix(${view.scale} 0 0 ${view.scale} ${-view.x * view.scale} ${-view.y * view.scale})`;
-  const empty = floor && floor.network.walls.length === 0;
+  const pictures = useAppSelector((state) => selectUnderlays(state).length);
+  const empty = floor && floor.network.walls.length === 0 && pictures === 0;
 
   return (
     <View
@@ -81,7 +84,9 @@ const ShownDrawing = memo(function ShownDrawing(look: Look) {
   return (
     <>
       <Parts parts={part.filter(({ key }) => key === FLOORS)} {...look} />
-      <Parts parts={whole} {...look} />
+      <Parts parts={whole.filter(({ key }) => key === FLOORS)} {...look} />
+      <UnderlayLayer colours={look.colours} px={look.lettering / LETTERING} />
+      <Parts parts={whole.filter(({ key }) => key !== FLOORS)} {...look} />
       <Parts parts={part.filter(({ key }) => key !== FLOORS)} {...look} />
     </>
   );

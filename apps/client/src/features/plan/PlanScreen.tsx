@@ -23,9 +23,12 @@ import { ReadingsList } from './readings/ReadingsList';
 import { RoomCard } from './RoomCard';
 import { ScheduleList } from './schedule/ScheduleList';
 import { TapeStrip } from './strip/TapeStrip';
-import { type PlanState, planActions } from './plan-slice';
+import { type Offer, type PlanState, planActions } from './plan-slice';
 import { closeJob, openJob } from './session';
 import { KEYS, useShortcuts } from './shortcuts';
+import { MarksWords } from './underlay/MarksBar';
+import { UnderlayPanel } from './underlay/UnderlayPanel';
+import { WorkBar } from './underlay/WorkBar';
 import { ZoomButtons } from './ZoomButtons';
 import { viewActions } from './view-slice';
 import { WalkClosing } from './walk/WalkClosing';
@@ -64,6 +67,7 @@ function PhoneLayout() {
         <View style={styles.fill}>
           <PlanCanvas />
           <OpenEnds />
+          <WorkBar />
           <Notice />
           <ReadingsList />
           <ScheduleList />
@@ -77,6 +81,11 @@ function PhoneLayout() {
         <Toolbar wide={false} />
       ) : selection.kind === 'room' || selection.kind === 'rooms' || selection.kind === 'corner' ? (
         <RoomFoot />
+      ) : selection.kind === 'underlay' ? (
+        <View>
+          <CloseBar />
+          <UnderlayPanel />
+        </View>
       ) : (
         <View>
           <CloseBar />
@@ -101,7 +110,8 @@ function DrawingFoot() {
   if (closing) return <WalkClosing />;
   return (
     <View>
-      {kind !== 'path' && kind !== 'reading' && kind !== 'height' && <ToolOptions />}
+      {kind !== 'path' && kind !== 'reading' && kind !== 'height' && kind !== 'marks' && <ToolOptions />}
+      <MarksWords />
       <FieldBar />
       {field && <NumberPad />}
     </View>
@@ -165,6 +175,7 @@ function WideLayout() {
             <PlanCanvas />
             <OpenEnds />
             <ZoomButtons />
+            <WorkBar />
             <Notice />
             <ReadingsList />
             <ScheduleList />
@@ -176,6 +187,8 @@ function WideLayout() {
             <ScrollView>
               <Contradiction />
               <OpeningWords />
+              <MarksWords />
+              <UnderlayPanel />
               <WalkClosing />
               {naming ? <Naming room={naming} /> : <RoomCard walls />}
             </ScrollView>
@@ -249,7 +262,7 @@ function Notice() {
       <Text style={styles.noticeText}>{text}</Text>
       {!reason && notice?.offer && (
         <Button compact mode="contained" contentStyle={styles.offer} onPress={() => dispatch(takeOffer(notice.offer!))}>
-          {notice.offer.kind === 'loosen' ? 'Loosen it' : 'Take it up again'}
+          {OFFERS[notice.offer.kind]}
         </Button>
       )}
       {!reason && (
@@ -265,6 +278,8 @@ function Notice() {
     </View>
   );
 }
+
+const OFFERS: Record<Offer['kind'], string> = { loosen: 'Loosen it', walk: 'Take it up again', rescale: 'Rescale' };
 
 function NotReady({ loading }: { loading: Exclude<PlanState['loading'], 'ready'> }) {
   const unreadable = useAppSelector((state) => state.plan.unreadable);

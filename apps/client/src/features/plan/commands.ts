@@ -9,6 +9,8 @@ import { likelierThanTyped, sayMisclosure } from './readings/say';
 import { backOneCorner, dropProposal, finishProposal, takeTyped } from './sketching/commands';
 import { chooseLine, startWalk } from './sketching/walk-commands';
 import { drawsBeside } from './tool-names';
+import { removeChosen } from './underlay/commands';
+import { offerRescale } from './underlay/rescale';
 import { viewActions } from './view-slice';
 import { ROOM_BESIDE } from './viewport';
 
@@ -47,8 +49,10 @@ export const enter: Command = (dispatch, getState) => {
     dispatch(sayMisclosure({ kind: across ? 'chord' : 'length', face: along, from, to, via: [] }));
   }
   if (intent.kind === 'readGap') dispatch(nextAlong);
-  else if (field === 'length') dispatch(toNextWall);
-  else dispatch(planActions.fieldChosen(getState().plan.panel === 'type' ? null : field));
+  else if (field === 'length') {
+    dispatch(toNextWall);
+    if (intent.kind === 'tapeLength') dispatch(offerRescale(intent));
+  } else dispatch(planActions.fieldChosen(getState().plan.panel === 'type' ? null : field));
 };
 
 /** The next wall of the room that is not read yet, the way round that was chosen; when all are, the room itself. */
@@ -110,6 +114,9 @@ export const remove: Command = (dispatch, getState) => {
     case 'corner':
       if (dispatch(edit({ kind: 'removeCorner', floor, corner: selection.id })).ok) then({ kind: 'nothing' });
       return;
+    case 'underlay':
+      dispatch(removeChosen);
+      return;
     case 'wall': {
       const result = dispatch(edit({ kind: 'removeWall', floor, face: selection.face }));
       const { notice } = getState().plan;
@@ -131,6 +138,14 @@ export const loosen: Command = (dispatch, getState) => {
 export const fitAll: Command = (dispatch, getState) => {
   dispatch(viewActions.fitted({ box: houseBox(getState()) }));
 };
+
+/** Another floor, all of it in view. */
+export const goToFloor =
+  (id: string): Command =>
+  (dispatch) => {
+    dispatch(planActions.floorChosen(id));
+    dispatch(fitAll);
+  };
 
 /** Takes up a tool. To draw the next room there must be sheet beside the house. */
 export const takeTool =

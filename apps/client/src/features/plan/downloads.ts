@@ -1,4 +1,7 @@
 import { type DerivedFloor, type Plan, deriveFloor } from '@velvet-tape/core';
+import type { AppDispatch } from '../../store/store';
+import { pictureOf } from '../../sync/pictures';
+import { sayTrouble } from './underlay/work';
 import { floorToSvg, openingsToCsv, readingsToCsv, roomsToCsv } from '@velvet-tape/formats';
 
 function download(name: string, type: string, content: BlobPart): void {
@@ -18,16 +21,30 @@ export const fileName = (name: string): string =>
     .replace(/^-+|-+$/g, '')
     .slice(0, 60) || 'plan';
 
-/** The floor as SVG at 1:50. */
-export function downloadSvg(plan: Plan, floor: string): void {
-  const { name, north } = plan.job;
-  const title = `${name}, ${plan.floors[floor]?.name ?? ''}`;
-  download(
-    `${fileName(name)}-1-50.svg`,
-    'image/svg+xml',
-    floorToSvg(deriveFloor(plan, floor), { scale: 50, title, north }),
-  );
-}
+/** The floor as SVG at 1:50, with the underlays that are to print. */
+export const downloadSvg =
+  (plan: Plan, floor: string) =>
+  async (dispatch: AppDispatch): Promise<void> => {
+    const { name, north } = plan.job;
+    const title = `${name}, ${plan.floors[floor]?.name ?? ''}`;
+    const printed = Object.values(plan.underlays).filter((each) => each.floor === floor && each.prints && !each.hidden);
+    try {
+      const pictures = new Map<string, string>();
+      for (const { picture } of printed) pictures.set(picture, await dataUrl(await pictureOf(picture)));
+      const svg = floorToSvg(deriveFloor(plan, floor), { scale: 50, title, north, pictures });
+      download(`${fileName(name)}-1-50.svg`, 'image/svg+xml', svg);
+    } catch (error) {
+      dispatch(sayTrouble(error));
+    }
+  };
+
+const dataUrl = (blob: Blob): Promise<string> =>
+  new Promise((resolve, reject) => {
+    const reader = new FileReader();
+    reader.onload = () => resolve(String(reader.result));
+    reader.onerror = () => reject(new Error('The picture could not be read.'));
+    reader.readAsDataURL(blob);
+  });
 
 /** The rooms of the job as CSV; the mark at its beginning tells spreadsheets that it is UTF-8. */
 export const downloadCsv = (plan: Plan): void =>

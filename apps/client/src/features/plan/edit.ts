@@ -46,7 +46,8 @@ export const preview =
 export const takeOffer =
   (offer: Offer) =>
   (dispatch: AppDispatch): void => {
-    if (offer.kind === 'walk') {
+    if (offer.kind === 'rescale') dispatch(edit({ kind: 'rescale', underlay: offer.underlay }));
+    else if (offer.kind === 'walk') {
       dispatch(planActions.toolChosen('walk'));
       dispatch(planActions.proposed(offer.walk));
     } else if (dispatch(edit({ kind: 'loosenReading', reading: offer.reading })).ok) dispatch(edit(offer.then));

@@ -10,6 +10,7 @@ import {
   type ShapeName,
   type SolidKind,
   type SolidShape,
+  type TracedLine,
   changeBetween,
   inverse,
   isNothing,
@@ -29,10 +30,22 @@ export type Selection =
   | { readonly kind: 'opening'; readonly id: string; readonly face: string }
   | { readonly kind: 'rooms'; readonly ids: readonly string[] }
   | { readonly kind: 'corner'; readonly id: string }
-  | { readonly kind: 'solid'; readonly id: string };
+  | { readonly kind: 'solid'; readonly id: string }
+  | { readonly kind: 'underlay'; readonly id: string };
 
 export type ToolName =
-  'choose' | 'measure' | 'box' | 'corners' | 'loop' | 'walk' | 'shape' | 'divide' | 'bump' | 'column' | 'lasso';
+  | 'choose'
+  | 'measure'
+  | 'box'
+  | 'corners'
+  | 'loop'
+  | 'walk'
+  | 'shape'
+  | 'divide'
+  | 'bump'
+  | 'column'
+  | 'lasso'
+  | 'underlay';
 
 /** What was last chosen about the tools; it stays until it is chosen anew. */
 export interface ToolChoices {
@@ -49,6 +62,8 @@ export interface ToolChoices {
   /** What lengths are read with, unless a meter sends them, and on which face of the wall. */
   readonly instrument: Instrument;
   readonly along: Reading['face'];
+  /** Which line of the walls of an underlay is followed; off: what is drawn over it is rough. */
+  readonly trace: TracedLine | 'off';
   /** The chosen wall is shown from inside the room too. */
   readonly elevation: boolean;
 }
@@ -72,6 +87,7 @@ export type Field =
   | 'sagitta'
   | 'radius'
   | 'arc'
+  | 'known'
   | 'gap'
   | 'head'
   | 'frame'
@@ -90,7 +106,9 @@ export interface ReadingAlong {
 /** To loosen the reading that stands in the way, and then do what was to be done; to take a dropped walk up again. */
 export type Offer =
   | { readonly kind: 'loosen'; readonly reading: string; readonly then: Intent }
-  | { readonly kind: 'walk'; readonly walk: WalkProposal };
+  | { readonly kind: 'walk'; readonly walk: WalkProposal }
+  /** To make what is only scaled follow what was taped. */
+  | { readonly kind: 'rescale'; readonly underlay: string };
 
 interface Step {
   readonly name: string;
@@ -169,6 +187,7 @@ const usualChoices: ToolChoices = {
   round: 'clockwise',
   instrument: 'tape',
   along: 'inside',
+  trace: 'inner',
   elevation: false,
 };
 
@@ -204,6 +223,7 @@ const FIRST_FIELD: Record<Selection['kind'], Field | null> = {
   rooms: null,
   corner: null,
   solid: 'width',
+  underlay: null,
 };
 
 function select(state: PlanState, selection: Selection): void {
@@ -246,6 +266,15 @@ const slice = createSlice({
     },
     previewed: (state, { payload }: PayloadAction<PlanState['preview']>) => {
       Object.assign(state, { preview: payload });
+    },
+    /** Another floor is looked at. */
+    floorChosen: (state, { payload }: PayloadAction<string>) => {
+      state.floor = payload;
+      state.proposal = null;
+      state.preview = null;
+      state.naming = null;
+      state.listing = null;
+      select(state as PlanState, { kind: 'nothing' });
     },
     toolChosen: (state, { payload }: PayloadAction<ToolName>) => {
       state.tool = payload;

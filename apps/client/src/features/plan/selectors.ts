@@ -17,6 +17,7 @@ import {
   faceBehind,
   faceByKey,
   gapSequence,
+  outlineOf,
   parseLength,
   partedFloor,
   ringsBox,
@@ -35,10 +36,14 @@ export const selectFloor = createSelector([selectPlan, selectFloorId], (plan, fl
   plan ? deriveFloor(plan, floor) : null,
 );
 
-/** The box round all walls of the floor; null while there are none. */
+/** The box round all walls of the floor, and round the pictures while there are no walls; null while there is nothing. */
 export function houseBox(state: RootState): Box | null {
   const floor = selectFloor(state);
-  return floor && ringsBox(floor.bodies.map((body) => body.ring));
+  if (!floor) return null;
+  const pictures = Object.values(floor.plan.underlays).filter(
+    (underlay) => underlay.floor === floor.floor && !underlay.hidden,
+  );
+  return ringsBox(floor.bodies.map((body) => body.ring)) ?? ringsBox(pictures.map(outlineOf));
 }
 
 /** The unit of a bare number: lengths in metres or feet, thicknesses in millimetres or inches. */
@@ -106,7 +111,8 @@ export const selectProposal = createSelector(
 
 /** The plan as it would be with the proposal kept, or why it can't be kept. */
 export const selectProposed = createSelector([selectPlan, selectProposal, selectFloorId], (plan, proposal, floor) => {
-  if (!plan || !proposal) return null;
+  // what is marked on a picture is looked at on the picture as it lies
+  if (!plan || !proposal || proposal.kind === 'marks') return null;
   const intent = intentOf(proposal, deriveFloor(plan, floor));
   if (!intent) return null;
   const result = applyEdit(plan, intent, 'proposal');

@@ -8,6 +8,7 @@ import { device, saveOnDevice } from '../../sync/device';
 import { SyncEngine } from '../../sync/engine';
 import { takeTool } from './commands';
 import { planActions } from './plan-slice';
+import { underlayActions } from './underlay/underlay-slice';
 import { keepWalk, keptWalk } from './sketching/kept-walk';
 
 let engine: SyncEngine | null = null;
@@ -33,6 +34,7 @@ export const openJob =
   (id: string) =>
   async (dispatch: AppDispatch, getState: () => RootState): Promise<void> => {
     dispatch(planActions.opening(id));
+    dispatch(underlayActions.reset());
     try {
       if (!(await device.jobs.get(id))) await syncEngine().fetch(id);
       const job = await device.jobs.get(id);

@@ -3,6 +3,9 @@ import { randomSeed } from '../../store/seed';
 import { edit, preview } from './edit';
 import { planActions } from './plan-slice';
 import { selectFloor } from './selectors';
+import { takeSeenAt } from './underlay/find-commands';
+import { seenUnderlay } from './underlay/seen';
+import { selectTraced } from './underlay/selectors';
 import { keepProposal, roomDrawn } from './sketching/commands';
 import type { Bench } from './tools/tool';
 import { viewActions } from './view-slice';
@@ -33,6 +36,12 @@ export function sheetBench(dispatch: AppDispatch, getState: () => RootState): Be
     select: (selection) => dispatch(planActions.selected(selection)),
     guide: (guides) => dispatch(viewActions.guided(guides)),
     trace: (points) => dispatch(viewActions.traced(points)),
+    traced: () => {
+      const { trace } = getState().plan.choices;
+      const seen = trace === 'off' ? null : seenUnderlay(selectTraced(getState()));
+      return seen && trace !== 'off' ? { line: trace, seen } : null;
+    },
+    takeSeen: (at, reach) => dispatch(takeSeenAt(at, reach)),
     pan: (dx, dy) => dispatch(viewActions.panned({ x: dx, y: dy })),
     drawn: (id) => dispatch(roomDrawn(id)),
     seed: () => randomSeed(),

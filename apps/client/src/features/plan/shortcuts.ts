@@ -9,6 +9,7 @@ import { aim, backOneCorner, startHere } from './sketching/commands';
 import { TURNS } from './sketching/walk';
 import { removeLine, turnWalk } from './sketching/walk-commands';
 import { TOOL_WORDS } from './tool-names';
+import { forgetMark, nudgeMark } from './underlay/commands';
 import { viewActions } from './view-slice';
 
 /** How far the arrow keys move the sheet, px. */
@@ -55,6 +56,7 @@ export function useShortcuts(): void {
         case 'Backspace':
           if (pad.text === '' && proposal?.kind === 'path') return () => dispatch(backOneCorner);
           if (pad.text === '' && proposal?.kind === 'walk') return () => dispatch(removeLine);
+          if (pad.text === '' && proposal?.kind === 'marks') return () => dispatch(forgetMark);
           return () => dispatch(planActions.typed(pad.text.slice(0, -1)));
         case 'Delete':
           return () => dispatch(remove);
@@ -108,6 +110,11 @@ export function useShortcuts(): void {
         dispatch(aim({ x, y }));
         return;
       }
+      if (proposal?.kind === 'marks' && proposal.marks.length > 0) {
+        const by = event.shiftKey ? 10 : 1;
+        dispatch(nudgeMark(x * by, y * by));
+        return;
+      }
       if (proposal?.kind === 'walk') {
         if (y <= 0) dispatch(turnWalk(x < 0 ? TURNS.left : x > 0 ? TURNS.right : TURNS['straight on']));
         return;
@@ -135,7 +142,7 @@ const TOOL_KEYS = new Map(
 /** The keys, for showing on a wide screen. */
 export const KEYS: readonly (readonly [string, string])[] = [
   ['Enter', 'draw from the middle, keep'],
-  ['← ↑ → ↓', 'next leg or turn, move what is chosen'],
+  ['← ↑ → ↓', 'next leg or turn, move what is chosen, nudge a mark'],
   ['⇧ / Alt', '× 10 / 1 mm; Alt: no snapping'],
   ['Z', 'snapping on and off'],
   ['D / W', 'door, window on the wall'],

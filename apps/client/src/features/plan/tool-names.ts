@@ -20,6 +20,7 @@ export const TOOL_WORDS: Record<ToolName, ToolWords> = {
   bump: { label: 'Bump', icon: 'wall', key: 'U' },
   column: { label: 'Column', icon: 'pillar', key: 'O' },
   lasso: { label: 'Several', icon: 'lasso', key: 'A' },
+  underlay: { label: 'Underlay', icon: 'image-outline', key: 'I' },
 };
 
 /** Tools that draw the next room: they want sheet beside the house. */
@@ -39,4 +40,5 @@ export const TOOL_HINTS: Record<ToolName, string> = {
   bump: 'There is no wall to push yet. Draw a room with “Box” or “Loop”.',
   column: 'There is no room for it yet. Draw one with “Box” or “Loop”.',
   lasso: 'Nothing drawn yet. Choose “Box”, “Corners” or “Loop”.',
+  underlay: 'Bring in an old plan, a scan or a photo of one, and trace it.',
 };

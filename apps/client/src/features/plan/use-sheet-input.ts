@@ -21,6 +21,7 @@ import { measureTool } from './tools/measure-tool';
 import { shapeTool } from './tools/shape-tool';
 import { type PointerLike, SheetInput } from './tools/sheet-input';
 import type { Bench, Pointer, Tool } from './tools/tool';
+import { underlayTool } from './tools/underlay-tool';
 import { walkTool } from './tools/walk-tool';
 import { drawsBeside } from './tool-names';
 import { viewActions } from './view-slice';
@@ -41,6 +42,7 @@ const TOOLS: Record<ToolName, (bench: Bench) => Tool> = {
   bump: bumpTool,
   column: columnTool,
   lasso: lassoTool,
+  underlay: underlayTool,
 };
 
 /** What is being drawn stays under the finger when the sheet gets another size; of what is being measured both ends are shown. */
@@ -94,6 +96,8 @@ export function useSheetInput(host: React.RefObject<View | null>): void {
       down: (px, event) => {
         dispatch(viewActions.crosshairShown(false));
         tool().down(pointer(px, event));
+        // a mark is set where the finger is put down
+        if (getState().plan.proposal?.kind === 'marks') finger(px, event);
       },
       move: (px, event) => {
         tool().move(pointer(px, event));

@@ -3,6 +3,7 @@ import { useColours } from '../../../ui/theme';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { planActions } from '../plan-slice';
+import { MarksActions, MarksEnd } from '../underlay/MarksBar';
 import { WalkActions, WalkClose } from '../walk/WalkTurns';
 import {
   aim,
@@ -24,6 +25,7 @@ export function ProposalEnd() {
   if (!proposal || (proposal.kind === 'loop' && proposal.drawing)) return null;
   if ((proposal.kind === 'reading' || proposal.kind === 'height') && !proposal.read) return null;
   if (proposal.kind === 'walk') return <WalkClose />;
+  if (proposal.kind === 'marks') return <MarksEnd />;
   if (proposal.kind !== 'path' || tool === 'divide')
     return <BarButton strong icon="check" label="Keep" onPress={() => dispatch(keepProposal)} />;
   return (
@@ -87,6 +89,8 @@ export function ProposalActions() {
       );
     case 'walk':
       return <WalkActions />;
+    case 'marks':
+      return <MarksActions />;
     case 'box':
     case 'height':
       return drop;

@@ -7,6 +7,8 @@ import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { fitAll, takeTool } from '../commands';
 import { type ToolChoices, type ToolName, planActions } from '../plan-slice';
 import { TOOL_WORDS } from '../tool-names';
+import { TraceOptions, UnderlayOptions } from '../underlay/UnderlayOptions';
+import { selectTraced } from '../underlay/selectors';
 
 /** The tools, in reach of the thumb, and above them what can be chosen about the one in hand. */
 export function Toolbar({ wide }: { wide: boolean }) {
@@ -107,14 +109,21 @@ export function ToolOptions() {
   const readings = useAppSelector(({ plan: { plan } }) =>
     plan ? Object.keys(plan.readings).length + Object.keys(plan.heights).length : 0,
   );
+  const traced = useAppSelector((state) => selectTraced(state) !== null);
   const choose = (made: Partial<ToolChoices>) => () => dispatch(planActions.choicesMade(made));
   const options = () => {
     switch (tool) {
+      case 'box':
+      case 'loop':
+        return traced ? <TraceOptions /> : null;
+      case 'underlay':
+        return <UnderlayOptions />;
       case 'corners':
       case 'divide':
         return [
           <BarButton key="wall" label="Wall" chosen={!choices.chalk} onPress={choose({ chalk: false })} />,
           <BarButton key="chalk" label="Chalk line" chosen={choices.chalk} onPress={choose({ chalk: true })} />,
+          <TraceOptions key="trace" />,
         ];
       case 'measure':
         return [

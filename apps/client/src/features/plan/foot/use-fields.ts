@@ -49,6 +49,7 @@ const LABEL: Record<Field, string> = {
   radius: 'Radius',
   arc: 'Along arc',
   reading: 'Reading',
+  known: 'Distance',
   gap: 'Along the wall',
   head: 'Head',
   frame: 'Frame',

@@ -16,6 +16,7 @@ import { GhostMarks } from './GhostMarks';
 import { CornerDot, Ends, FaceMark, OpeningMark, RoomMark, SolidMark } from './SelectionMarks';
 import { MisclosureMarks, Pins, ReadingBeingTaken } from './ReadingMarks';
 import { tipOf } from '../tools/grips';
+import { UnderlayMarks } from '../underlay/MarksOnSheet';
 import { SketchMarks } from './SketchMarks';
 
 interface Props {
@@ -56,6 +57,7 @@ export function Overlay({ floor, colours, px, reach }: Props) {
       <MisclosureMarks {...paint} />
       <Pins floor={floor} {...paint} />
       {proposal?.kind === 'reading' && <ReadingBeingTaken proposal={proposal} floor={floor} {...paint} />}
+      <UnderlayMarks {...paint} />
       <SketchMarks {...paint} units={floor.plan.job.units} />
     </G>
   );

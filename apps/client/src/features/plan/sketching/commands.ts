@@ -4,6 +4,10 @@ import { edit } from '../edit';
 import { sayMisclosure } from '../readings/say';
 import { planActions } from '../plan-slice';
 import { selectFloor, selectProposal } from '../selectors';
+import { keepMarks } from '../underlay/commands';
+import { withDistance } from '../underlay/marks';
+import { selectTracing } from '../underlay/seen';
+import { tracedIntent } from '../underlay/trace';
 import { viewActions } from '../view-slice';
 import { toHouse } from '../viewport';
 import { keepWalk } from './kept-walk';
@@ -24,8 +28,9 @@ export const keepProposal = (dispatch: AppDispatch, getState: () => RootState): 
   const proposal = selectProposal(getState());
   const floor = selectFloor(getState());
   if (!proposal || !floor) return false;
-  const intent = intentOf(proposal, floor);
-  if (!intent) return false;
+  const drawn = intentOf(proposal, floor);
+  if (!drawn) return false;
+  const intent = tracedIntent(drawn, selectTracing(getState()));
   const result = dispatch(edit(intent));
   if (!result.ok) return false;
   const { notice, tool } = getState().plan;
@@ -75,6 +80,11 @@ export const takeTyped: Command = (dispatch, getState) => {
     return;
   }
   if (proposal.kind === 'walk') dispatch(walked(proposal));
+  if (proposal.kind === 'marks' && proposal.task === 'scale') {
+    dispatch(planActions.readTaken(pad.text.trim()));
+    dispatch(planActions.proposed(withDistance(proposal)));
+    return;
+  }
   const next = proposal.kind === 'path' || proposal.kind === 'walk' ? 'leg' : fields[(at + 1) % fields.length]!;
   dispatch(planActions.readTaken(pad.text.trim()));
   dispatch(planActions.fieldChosen(next));
@@ -85,6 +95,7 @@ export const finishProposal: Command = (dispatch, getState) => {
   const { proposal, tool } = getState().plan;
   if (proposal?.kind === 'path' && tool === 'corners') dispatch(closeOutline);
   else if (proposal?.kind === 'walk' && !proposal.closing) dispatch(closeWalk);
+  else if (proposal?.kind === 'marks') dispatch(keepMarks);
   else dispatch(keepProposal);
 };
 

@@ -13,6 +13,7 @@ import {
   shapeOutline,
   straightenLoop,
 } from '@velvet-tape/core';
+import { type MarksProposal, marksIntent } from '../underlay/marks';
 import { type WalkField, type WalkProposal, walkIntent, walkValue, withWalked } from './walk';
 
 /**
@@ -27,7 +28,8 @@ export type Proposal =
   | ShapeProposal
   | BumpProposal
   | ReadingProposal
-  | HeightProposal;
+  | HeightProposal
+  | MarksProposal;
 
 export interface BoxProposal {
   readonly kind: 'box';
@@ -98,7 +100,7 @@ export interface HeightProposal {
 }
 
 /** The sizes of a proposal that can be typed, in the order they are asked for. */
-export type ProposalField = 'width' | 'depth' | 'leg' | 'turn' | 'bow' | 'left' | 'splay' | 'reading';
+export type ProposalField = 'width' | 'depth' | 'leg' | 'turn' | 'bow' | 'left' | 'splay' | 'reading' | 'known';
 
 export function fieldsOf(proposal: Proposal): readonly ProposalField[] {
   switch (proposal.kind) {
@@ -113,6 +115,10 @@ export function fieldsOf(proposal: Proposal): readonly ProposalField[] {
       return proposal.place ? ['reading'] : [];
     case 'height':
       return ['reading'];
+    case 'marks':
+      if (proposal.task === 'flatten')
+        return proposal.marks.length === 4 && proposal.sides === 'typed' ? ['width', 'depth'] : [];
+      return proposal.task === 'scale' && proposal.marks.length === 2 ? ['known'] : [];
     case 'walk':
       return proposal.closing ? [] : ['leg', 'turn', 'bow'];
     case 'bump':
@@ -142,6 +148,8 @@ export function valueOf(proposal: Proposal, field: ProposalField): number | null
       return walkValue(proposal, field as WalkField);
     case 'path':
       return pathValue(proposal, field);
+    case 'marks':
+      return (field === 'known' ? proposal.typed : field === 'width' ? proposal.width : proposal.depth)?.value ?? null;
     case 'loop':
       return null;
   }
@@ -171,6 +179,9 @@ export function withTyped(proposal: Proposal, field: ProposalField, typed: Typed
       return { ...proposal, read: typed };
     case 'walk':
       return withWalked(proposal, field as WalkField, typed);
+    case 'marks':
+      if (field === 'known') return { ...proposal, typed };
+      return field === 'width' ? { ...proposal, width: typed } : { ...proposal, depth: typed };
   }
 }
 
@@ -196,6 +207,8 @@ export function intentOf(proposal: Proposal, floor: DerivedFloor): Intent | null
       return heightIntent(proposal);
     case 'walk':
       return walkIntent(proposal, id);
+    case 'marks':
+      return marksIntent(proposal, floor.plan);
     case 'bump': {
       const { face, shape, from, width, depth, splay } = proposal;
       return { kind: 'bump', floor: id, face, shape, from, width, depth, splay };

@@ -1,6 +1,7 @@
 import type { DerivedFloor, Guide, Intent, Point } from '@velvet-tape/core';
 import type { Selection, ToolChoices } from '../plan-slice';
 import type { Proposal } from '../sketching/proposal';
+import type { TracedPicture } from '../underlay/trace';
 
 /** One finger or the mouse, at a point of the house. */
 export interface Pointer {
@@ -35,6 +36,10 @@ export interface Bench {
   guide(guides: readonly Guide[]): void;
   /** Show a line as it is being drawn: a lasso, a rectangle. */
   trace(points: readonly Point[]): void;
+  /** The picture under the pencil, where its lines can be caught. */
+  traced(): TracedPicture | null;
+  /** Take what was found on a picture here: a wall, or those round a room. False where nothing was. */
+  takeSeen(at: Point, reach: number): boolean;
   /** Move the sheet under the finger, px. */
   pan(dx: number, dy: number): void;
   /** A room was drawn and wants a name. */

@@ -1,0 +1,27 @@
+import type { Progress } from '@velvet-tape/core';
+import { type Remote, proxy, wrap } from 'comlink';
+import type { Pictures } from '../workers/picture.worker';
+
+/** Said when the person stopped it. */
+export class Stopped extends Error {}
+
+/** Something done to a picture beside the screen: it says how far it has come, and can be stopped. */
+export interface PictureWork<T> {
+  readonly done: Promise<T>;
+  stop(): void;
+}
+
+/** Work on a picture in a worker of its own, which ends with it: what it took of memory is given back, and stopping it is at once. */
+export function workOn<T>(
+  task: (pictures: Remote<Pictures>, progress: Progress) => Promise<T>,
+  progress: Progress = () => {},
+): PictureWork<T> {
+  const worker = new Worker(new URL('../workers/picture.worker.ts', import.meta.url));
+  let stop = () => {};
+  const stopped = new Promise<never>((_, reject) => {
+    stop = () => reject(new Stopped());
+    worker.onerror = () => reject(new Error('The picture could not be worked on.'));
+  });
+  const done = Promise.race([task(wrap<Pictures>(worker), proxy(progress)), stopped]).finally(() => worker.terminate());
+  return { done, stop };
+}
