@@ -26,10 +26,20 @@ const HEADING: Record<Exclude<Side, 'round'>, [number, number]> = {
   left: [0, -1],
 };
 
+/** A picture of a drawing on paper: mm of paper to a pixel, and 1 to how much it is drawn. */
+export interface PictureOnPaper {
+  readonly id: string;
+  readonly width: number;
+  readonly height: number;
+  readonly perPixel: number;
+  readonly ratio: number;
+}
+
 /** Builds a demo plan with the same edits a person makes. Lengths as a person types them. */
 export class DemoBuilder {
   private made: Plan;
   private steps = 0;
+  private floor = 'ground';
 
   constructor(
     job: Parameters<typeof newPlan>[0],
@@ -56,23 +66,64 @@ export class DemoBuilder {
     return { value: read.mm, unit: read.unit };
   }
 
+  /** One more floor, which what comes next is built on. */
+  onFloor(id: string, name: string, level: number): void {
+    this.made = { ...this.made, floors: { ...this.made.floors, [id]: { id, name, level } } };
+    this.floor = id;
+  }
+
+  /** A picture under the floor, drawn on paper at a scale; a point of it, px, lies at a point of the sheet. */
+  under(name: string, picture: PictureOnPaper, point: Point, at: Point): string {
+    const { id, width, height, perPixel, ratio } = picture;
+    const size = perPixel * ratio;
+    const middle = { x: at.x + (width / 2 - point.x) * size, y: at.y + (height / 2 - point.y) * size };
+    return this.do({
+      kind: 'addUnderlay',
+      floor: this.floor,
+      picture: { picture: id, width, height },
+      name,
+      at: middle,
+      paper: perPixel,
+      calibration: { kind: 'printed', perPixel, ratio },
+    });
+  }
+
+  lock(underlay: string): void {
+    this.do({ kind: 'changeUnderlay', underlay, change: { locked: true } });
+  }
+
+  /** A room traced off an underlay along its inner faces, its walls so thick. */
+  traced(name: string, underlay: string, a: Point, b: Point, thickness: number): string {
+    const body = { left: thickness, right: 0 };
+    const room = this.do({
+      kind: 'drawBox',
+      floor: this.floor,
+      a,
+      b,
+      traced: { underlay, line: 'inner', bodies: [body, body, body, body] },
+      time: this.read,
+    });
+    this.do({ kind: 'nameRoom', room, name });
+    return room;
+  }
+
   /** A room dragged out on the sheet, mm. */
   room(name: string, x1: number, y1: number, x2: number, y2: number): string {
-    const room = this.do({ kind: 'drawBox', floor: 'ground', a: { x: x1, y: y1 }, b: { x: x2, y: y2 } });
+    const room = this.do({ kind: 'drawBox', floor: this.floor, a: { x: x1, y: y1 }, b: { x: x2, y: y2 } });
     this.do({ kind: 'nameRoom', room, name });
     return room;
   }
 
   /** A room drawn corner by corner, mm. */
   outline(name: string, points: readonly Point[]): string {
-    const room = this.do({ kind: 'drawPath', floor: 'ground', points, closed: true });
+    const room = this.do({ kind: 'drawPath', floor: this.floor, points, closed: true });
     this.do({ kind: 'nameRoom', room, name });
     return room;
   }
 
   /** A boundary without a wall; the smaller part is the new room. */
   chalk(name: string, from: Point, to: Point): string {
-    const room = this.do({ kind: 'drawPath', floor: 'ground', points: [from, to], closed: false, chalk: true });
+    const room = this.do({ kind: 'drawPath', floor: this.floor, points: [from, to], closed: false, chalk: true });
     this.do({ kind: 'nameRoom', room, name });
     return room;
   }
@@ -83,7 +134,7 @@ export class DemoBuilder {
     const [one, two] = [faces.at(from)!, faces.at(to)!];
     const { value, unit } = this.mm(text);
     const read = { value, text, unit, instrument: 'laser', time: this.read } as const;
-    this.do({ kind: 'takeReading', floor: 'ground', place: diagonalBetween(one, two), read, stay: [one.from] });
+    this.do({ kind: 'takeReading', floor: this.floor, place: diagonalBetween(one, two), read, stay: [one.from] });
   }
 
   /** The inside angle at a corner of a room, degrees, with a bevel. */
@@ -91,25 +142,25 @@ export class DemoBuilder {
     const face = this.facesOf(room).at(corner)!;
     const place = { kind: 'angle', face: 'inside', from: face.from, to: face.halves[0]!.to, via: [] } as const;
     const read = { value: Number(text), text, unit: 'deg', instrument: 'tape', time: this.read } as const;
-    this.do({ kind: 'takeReading', floor: 'ground', place, read, stay: [face.from] });
+    this.do({ kind: 'takeReading', floor: this.floor, place, read, stay: [face.from] });
   }
 
   private facesOf(room: string): readonly WallFace[] {
-    return deriveFloor(this.made, 'ground').rooms.find((each) => each.room.id === room)?.faces ?? [];
+    return deriveFloor(this.made, this.floor).rooms.find((each) => each.room.id === room)?.faces ?? [];
   }
 
   /** A wall bowed out of the room, as far as it was measured to. */
   bend(room: string, side: Side, sagitta: string): void {
     const face = this.face(room, side).key;
     const read = this.taped(sagitta);
-    this.do({ kind: 'bendWall', floor: 'ground', face, by: 'sagitta', value: read.value, way: 'out', read });
+    this.do({ kind: 'bendWall', floor: this.floor, face, by: 'sagitta', value: read.value, way: 'out', read });
   }
 
   /** How thick a wall was measured to be, at a door or a window. */
   thickness(room: string, side: Side, text: string): void {
     const face = this.face(room, side).key;
     const read = this.taped(text);
-    this.do({ kind: 'setThickness', floor: 'ground', face, thickness: read.value, scope: 'wall', read });
+    this.do({ kind: 'setThickness', floor: this.floor, face, thickness: read.value, scope: 'wall', read });
   }
 
   private taped(text: string): Value {
@@ -120,7 +171,7 @@ export class DemoBuilder {
     const mm = (text: string) => this.mm(text).value;
     this.do({
       kind: 'bump',
-      floor: 'ground',
+      floor: this.floor,
       face: this.face(room, side).key,
       shape,
       from: mm(from),
@@ -131,7 +182,7 @@ export class DemoBuilder {
   }
 
   column(shape: 'round' | 'rectangle', width: string, x: number, y: number): void {
-    this.do({ kind: 'addSolid', floor: 'ground', solid: 'column', shape, at: { x, y }, width: this.mm(width).value });
+    this.do({ kind: 'addSolid', floor: this.floor, solid: 'column', shape, at: { x, y }, width: this.mm(width).value });
   }
 
   colour(room: string, colour: RoomColour): void {
@@ -147,7 +198,7 @@ export class DemoBuilder {
 
   tape(room: string, side: Side, text: string): void {
     const { from, to } = this.face(room, side);
-    this.do({ kind: 'tapeLength', floor: 'ground', from, to, ...this.mm(text), text, moves: 'to', time: this.read });
+    this.do({ kind: 'tapeLength', floor: this.floor, from, to, ...this.mm(text), text, moves: 'to', time: this.read });
   }
 
   height(room: string, text: string): void {
@@ -167,7 +218,7 @@ export class DemoBuilder {
     const typed = Object.fromEntries(Object.entries(sizes).map(([name, text]) => [name, this.mm(text).value]));
     return this.do({
       kind: 'addOpening',
-      floor: 'ground',
+      floor: this.floor,
       opening: kindOfForm(form),
       spec: { ...usualSpec(form, this.made.job.units), ...more.spec },
       face: this.face(room, side).key,
@@ -184,11 +235,19 @@ export class DemoBuilder {
       ['near', near],
       ['far', far],
     ] as const)
-      this.do({ kind: 'readGap', floor: 'ground', from, to, a: 'from', b: { opening, jamb }, read: this.taped(text) });
+      this.do({
+        kind: 'readGap',
+        floor: this.floor,
+        from,
+        to,
+        a: 'from',
+        b: { opening, jamb },
+        read: this.taped(text),
+      });
   }
 
   note(opening: string, note: string): void {
-    this.do({ kind: 'changeOpening', floor: 'ground', opening, note });
+    this.do({ kind: 'changeOpening', floor: this.floor, opening, note });
   }
 
   flip(opening: string, what: 'hinge' | 'swing'): void {

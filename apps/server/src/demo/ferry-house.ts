@@ -1,8 +1,9 @@
 import type { Plan } from '@velvet-tape/core';
-import { DemoBuilder } from './builder';
+import { DemoBuilder, type PictureOnPaper } from './builder';
+import { CELLAR } from './cellar-photo';
 
 /** The former ticket house of a river ferry, being turned into a small holiday let. All invented. */
-export function ferryHouse(): { id: string; plan: Plan } {
+export function ferryHouse(cellar: PictureOnPaper): { id: string; plan: Plan } {
   const build = new DemoBuilder(
     {
       name: 'Ferry House',
@@ -93,5 +94,20 @@ export function ferryHouse(): { id: string; plan: Plan } {
   build.angle(waiting, 0, '90.1');
   build.angle(waiting, -1, '89.9');
   build.tape(waiting, 'bottom', '3.78');
+  // under the kitchen, traced off a photo of the old drawing; one wall has been taped since
+  build.onFloor('cellar', 'Cellar', -1);
+  const { corner: drawn, width, height, wall, well } = CELLAR;
+  const [x, y] = [0, 4065];
+  const photo = build.under(
+    'Old drawing of the cellar',
+    cellar,
+    { x: drawn.x / cellar.perPixel, y: drawn.y / cellar.perPixel },
+    { x, y },
+  );
+  const vault = build.traced('Cellar', photo, { x, y }, { x: x + width, y: y + height }, wall);
+  build.bump(vault, 'top', 'box', `${well.from / 1000}`, `${well.width / 1000}`, `${well.depth / 1000}`);
+  build.height(vault, '2.05');
+  build.tape(vault, 'right', '3.405');
+  build.lock(photo);
   return { id: 'ferry-house', plan: build.plan };
 }

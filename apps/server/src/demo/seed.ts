@@ -1,14 +1,36 @@
 import type { DataSource } from 'typeorm';
 import { Job } from '../jobs/job.entity';
 import { JobsService } from '../jobs/jobs.service';
+import { StoredPicture } from '../pictures/picture.entity';
+import { readPicture } from '../pictures/read-picture';
 import { DEFAULT_WORKSPACE } from '../workspaces/workspace.entity';
+import { boatShed, boatShedSketch } from './boat-shed';
+import { CELLAR, cellarPicture } from './cellar-photo';
 import { ferryHouse } from './ferry-house';
 import { quinceCottage } from './quince-cottage';
 
-/** Puts the demo jobs in, those that are not there yet. What was done to them since stays. */
+/** Puts the demo jobs in, those that are not there yet, with the pictures under them. What was done to them since stays. */
 export async function seedDemo(database: DataSource): Promise<void> {
   const jobs = new JobsService(database, DEFAULT_WORKSPACE);
-  for (const { id, plan } of [quinceCottage(), ferryHouse()]) {
-    if (!(await database.getRepository(Job).existsBy({ id }))) await jobs.write(id, 0, plan);
+  const demo = {
+    'boat-shed': async () => boatShed(await keepPicture(database, 'demo-boat-shed', await boatShedSketch())),
+    'quince-cottage': () => Promise.resolve(quinceCottage()),
+    'ferry-house': async () => {
+      const { bytes, perPixel } = await cellarPicture();
+      const picture = await keepPicture(database, 'demo-cellar', bytes);
+      return ferryHouse({ ...picture, perPixel, ratio: CELLAR.ratio });
+    },
+  };
+  for (const [id, make] of Object.entries(demo)) {
+    if (await database.getRepository(Job).existsBy({ id })) continue;
+    const { plan } = await make();
+    await jobs.write(id, 0, plan);
   }
+}
+
+async function keepPicture(database: DataSource, id: string, bytes: Buffer) {
+  const picture = { id, ...(await readPicture(bytes)) };
+  const row = { ...picture, workspaceId: DEFAULT_WORKSPACE, bytes };
+  await database.getRepository(StoredPicture).createQueryBuilder().insert().values(row).orIgnore().execute();
+  return picture;
 }
