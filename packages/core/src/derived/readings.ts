@@ -1,7 +1,8 @@
 import { distance } from '../geometry';
 import type { Reading } from '../plan/plan';
 import type { WallKnown } from '../openings';
-import { MISCLOSURE, deviationOf } from '../trueup';
+import { MISCLOSURE, type Provenance, deviationOf } from '../trueup';
+import type { Fineness } from '../units';
 import type { DerivedFloor, DerivedRoom, WallFace } from './derive-floor';
 
 /** The room a reading was taken in; null where it was taken outside of rooms. */
@@ -33,5 +34,9 @@ export const agrees = (face: WallFace): boolean =>
 /** The length to write at a face (of a curved one straight across), mm: what was read, as long as the plan agrees with it. */
 export const lengthToSay = (face: WallFace): number =>
   face.reading && agrees(face) ? face.reading.value : acrossOf(face);
+
+/** How finely a length is said: one that nobody read in the house not to the millimetre. */
+export const finenessOf = (provenance: Provenance): Fineness =>
+  provenance === 'rough' || provenance === 'scaled' ? 'coarse' : 'fine';
 
 const acrossOf = (face: WallFace): number => (face.bulge === 0 ? face.length : distance(face.a, face.b));

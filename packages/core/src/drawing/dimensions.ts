@@ -1,4 +1,4 @@
-import { type WallFace, lengthToSay } from '../derived';
+import { type WallFace, finenessOf, lengthToSay } from '../derived';
 import { type Course, courseOf, headingAt, moved, partOf, pointAt, rightOf } from '../geometry';
 import { formatLength, roughly } from '../units';
 import type { DrawingStyle, Mark, Role } from './marks';
@@ -88,7 +88,7 @@ const bend = ({ arc }: Course, width: number): number =>
 /** The length of a face; of an arc its length and its radius. */
 function figure(face: WallFace, units: DrawingStyle['units']): string {
   const rough = face.provenance === 'rough';
-  const say = (mm: number) => formatLength(mm, units, rough ? 'coarse' : 'fine');
+  const say = (mm: number) => formatLength(mm, units, finenessOf(face.provenance));
   if (!face.course.arc) return roughly(rough, say(lengthToSay(face)));
   if (face.provenance === 'taped') return `${say(lengthToSay(face))} across · R ${say(face.course.arc.radius)}`;
   return `${roughly(rough, say(face.length))} · R ${say(face.course.arc.radius)}`;

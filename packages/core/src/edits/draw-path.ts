@@ -50,7 +50,7 @@ export function drawPath(draft: Draft, intent: Extract<Intent, { kind: 'drawPath
   );
   for (const wall of walls) draft.drawn.add(wall.id);
   settle(draft, floor, { changed: walls.map((wall) => wall.id) });
-  tapeLegs(draft, floor, points, { closed, ...(traced ? traced.read(read) : read) }, intent.time ?? '');
+  tapeLegs(draft, floor, points, traced ? traced.read(read) : read, intent.time ?? '');
   if (traced) scaleFaces(draft, traced.underlay, intent.time ?? '');
   return newRoom(draft);
 }
@@ -109,13 +109,7 @@ function nearLine(network: ReturnType<typeof networkOfFloor>, wall: Id, p: RingP
 }
 
 /** What was typed while drawing are readings: the floor is fitted to them, the beginning of each leg staying. */
-function tapeLegs(
-  draft: Draft,
-  floor: Id,
-  points: readonly RingPoint[],
-  read: ReadOnTheWay & { readonly closed: boolean },
-  time: string,
-): void {
+function tapeLegs(draft: Draft, floor: Id, points: readonly RingPoint[], read: ReadOnTheWay, time: string): void {
   const corners = points.map((p) => cornerNear(draft, floor, p));
   let taped = false;
   const take = (typed: TypedLength | null | undefined, kind: ReadingKind, i: number) => {
@@ -124,14 +118,14 @@ function tapeLegs(
     const place: Place = { kind, face: 'inside', from, to, via: [] };
     const now = valueOnPlan(networkOfFloor(draft, floor), place);
     if (now === null) return;
-    // a wall that was traced into others is as long as it shows between them
+    // what was traced onto or into walls that are there is as long as it shows between them
     const {
       value,
       text,
       unit,
       instrument = 'tape',
       traced,
-    } = typed.traced && !read.closed ? tracedAs(typed, now, draft.job.units) : typed;
+    } = typed.traced ? tracedAs(typed, now, draft.job.units) : typed;
     putReading(draft, floor, place, {
       value,
       text,

@@ -1,4 +1,4 @@
-import { type Point, dot, moved, rightOf, subtract } from '../geometry';
+import { type Point, add, moved, rightOf, scale, subtract } from '../geometry';
 import type { Underlay } from '../plan/underlay';
 import { toPicture } from './placement';
 import type { Grey } from './raster';
@@ -19,7 +19,7 @@ export interface SeenUnderlay {
 /** Ink is darker than its paper by at least this. */
 const CONTRAST = 40;
 /** As thick as a wall may be, mm (common practice, no source); thinner than the second is a line. */
-const THICKEST = 600;
+const THICKEST = 500;
 const LINE = 45;
 
 /**
@@ -28,53 +28,74 @@ const LINE = 45;
  * are where the ink is half as dark as it gets, between pixels.
  */
 export function darkBands(seen: SeenUnderlay, p: Point, d: Point, reach: number, along: number): DarkBand[] {
-  const step = pixelOf(seen) / 2;
+  const map = mapOf(seen);
+  const half = reach + THICKEST;
   const bands: DarkBand[] = [];
   for (const way of [1, -1]) {
-    const profile = profileOf(seen, p, { x: d.x * way, y: d.y * way }, d, reach + THICKEST, step, along);
-    for (const band of bandsOf(profile, step, reach + THICKEST)) {
+    const profile = profileOf(seen, map, p, d, { half, along: way * along });
+    for (const band of bandsOf(profile, map.pixel / 2, half)) {
       const near = band.from <= reach && band.to >= -reach;
-      const known = bands.some((other) => Math.abs(other.from - band.from) + Math.abs(other.to - band.to) < 2 * step);
+      const known = bands.some((other) => Math.abs(other.from - band.from) + Math.abs(other.to - band.to) < map.pixel);
       if (near && !known && band.to - band.from <= THICKEST) bands.push(band);
     }
   }
   return [...bands, ...hollow(bands)];
 }
 
-/** mm to a pixel of the grey picture. */
-function pixelOf({ underlay, grey }: SeenUnderlay): number {
-  const [a, b] = [toPicture(underlay, { x: 0, y: 0 }), toPicture(underlay, { x: 1000, y: 0 })];
-  return (1000 / Math.hypot(b.x - a.x, b.y - a.y)) * (underlay.width / grey.width);
+/** From the sheet to the pixels of the grey picture: where the sheet’s origin is, and what a mm along x and along y is there. */
+interface PixelMap {
+  readonly o: Point;
+  readonly x: Point;
+  readonly y: Point;
+  /** mm to a pixel */
+  readonly pixel: number;
 }
 
-/** Mean brightness along the way, at each step across it from `-half` to `half`. */
-function profileOf(seen: SeenUnderlay, p: Point, way: Point, d: Point, half: number, step: number, along: number) {
+function mapOf({ underlay, grey }: SeenUnderlay): PixelMap {
+  const k = grey.width / underlay.width;
+  const at = (p: Point): Point => {
+    const { x, y } = toPicture(underlay, p);
+    return { x: x * k - 0.5, y: y * k - 0.5 };
+  };
+  const o = at({ x: 0, y: 0 });
+  const unit = (p: Point): Point => scale(subtract(at(p), o), 1 / 1000);
+  const x = unit({ x: 1000, y: 0 });
+  return { o, x, y: unit({ x: 0, y: 1000 }), pixel: 1 / Math.hypot(x.x, x.y) };
+}
+
+/** Mean brightness for so far along d, at each half pixel across it from `-half` to `half`. */
+function profileOf(
+  { underlay, grey }: SeenUnderlay,
+  map: PixelMap,
+  p: Point,
+  d: Point,
+  { half, along }: { half: number; along: number },
+): Float64Array {
+  const vector = (v: Point): Point => ({ x: map.x.x * v.x + map.y.x * v.y, y: map.x.y * v.x + map.y.y * v.y });
   const n = rightOf(d);
-  const count = Math.ceil((2 * half) / step) + 1;
-  const samples = Math.max(4, Math.ceil(along / (2 * step)));
-  const profile = new Float64Array(count);
-  for (let i = 0; i < count; i += 1) {
-    const across = moved(p, n, -half + i * step);
+  const [start, across] = [add(map.o, vector(moved(p, n, -half))), vector(scale(n, map.pixel / 2))];
+  const samples = Math.max(6, Math.ceil(Math.abs(along) / (1.5 * map.pixel)));
+  const on = vector(scale(d, along / samples));
+  const profile = new Float64Array(Math.ceil((4 * half) / map.pixel) + 1);
+  for (let i = 0; i < profile.length; i += 1) {
     let sum = 0;
-    for (let k = 0; k < samples; k += 1) sum += brightness(seen, moved(across, way, ((k + 0.5) * along) / samples));
-    profile[i] = sum / samples;
+    for (let k = 0; k < samples; k += 1)
+      sum += brightness(grey, start.x + i * across.x + (k + 0.5) * on.x, start.y + i * across.y + (k + 0.5) * on.y);
+    const mean = sum / samples;
+    profile[i] = underlay.look.inverted ? 255 - mean : mean;
   }
   return profile;
 }
 
-/** Beside the picture is paper. */
-function brightness({ underlay, grey }: SeenUnderlay, at: Point): number {
-  const { x, y } = toPicture(underlay, at);
-  const k = grey.width / underlay.width;
-  const [u, v] = [x * k - 0.5, y * k - 0.5];
-  const [i, j] = [Math.floor(u), Math.floor(v)];
-  if (i < 0 || j < 0 || i >= grey.width - 1 || j >= grey.height - 1) return 255;
-  const at_ = j * grey.width + i;
-  const { data, width } = grey;
-  const top = data[at_]! + (data[at_ + 1]! - data[at_]!) * (u - i);
-  const foot = data[at_ + width]! + (data[at_ + width + 1]! - data[at_ + width]!) * (u - i);
-  const value = top + (foot - top) * (v - j);
-  return underlay.look.inverted ? 255 - value : value;
+/** Between four pixels; beside the picture is paper. */
+function brightness({ width, height, data }: Grey, u: number, v: number): number {
+  const i = Math.floor(u);
+  const j = Math.floor(v);
+  if (i < 0 || j < 0 || i >= width - 1 || j >= height - 1) return 255;
+  const at = j * width + i;
+  const top = data[at]! + (data[at + 1]! - data[at]!) * (u - i);
+  const foot = data[at + width]! + (data[at + width + 1]! - data[at + width]!) * (u - i);
+  return top + (foot - top) * (v - j);
 }
 
 /** Where the profile is darker than half way from paper to ink, the ends between steps; what runs off the profile has no edge. */
@@ -116,6 +137,9 @@ function hollow(bands: readonly DarkBand[]): DarkBand[] {
   });
 }
 
+/** So much of a line tells it from a letter or a knob, mm. */
+const LONG_ENOUGH = 500;
+
 /** Which line of a wall is traced: its middle, or one of its faces. */
 export type TracedLine = 'inner' | 'centre' | 'outer';
 
@@ -128,7 +152,7 @@ export interface PictureLine {
 /** The lines of walls in direction d that are no further than `reach` mm from p: faces, or middles. */
 export function pictureLines(seen: SeenUnderlay, p: Point, d: Point, reach: number, line: TracedLine): PictureLine[] {
   const n = rightOf(d);
-  return darkBands(seen, p, d, reach, 2 * reach).flatMap(({ from, to }) => {
+  return darkBands(seen, p, d, reach, Math.min(2 * reach, LONG_ENOUGH)).flatMap(({ from, to }) => {
     const offs = line === 'centre' || to - from < LINE ? [(from + to) / 2] : [from, to];
     return offs.filter((off) => Math.abs(off) <= reach).map((off) => ({ at: moved(p, n, off), d }));
   });
@@ -150,7 +174,7 @@ const LOOKED_AT = [0.12, 0.25, 0.38, 0.5, 0.62, 0.75, 0.88];
 export function bodyUnder(seen: SeenUnderlay, a: Point, b: Point, line: TracedLine): TracedBody | null {
   const length = Math.hypot(b.x - a.x, b.y - a.y);
   const d = { x: (b.x - a.x) / length, y: (b.y - a.y) / length };
-  const slack = Math.max(40, 3 * pixelOf(seen));
+  const slack = Math.max(40, 3 * mapOf(seen).pixel);
   const bodies = LOOKED_AT.flatMap((share) => {
     const p = { x: a.x + (b.x - a.x) * share, y: a.y + (b.y - a.y) * share };
     const fits = darkBands(seen, p, d, slack, Math.min(200, length / 8)).filter(({ from, to }) => {
@@ -165,6 +189,3 @@ export function bodyUnder(seen: SeenUnderlay, a: Point, b: Point, line: TracedLi
   const [from, to] = [middle((band) => band.from), middle((band) => band.to)];
   return to - from >= LINE ? { left: -from, right: to } : null;
 }
-
-/** How far a point is from a line of the picture, mm. */
-export const offLine = ({ at, d }: PictureLine, p: Point): number => Math.abs(dot(rightOf(d), subtract(p, at)));

@@ -10,9 +10,11 @@ import { memo, useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import Svg from 'react-native-svg';
-import { useAppSelector } from '../../store/store';
+import { useAppDispatch, useAppSelector } from '../../store/store';
+import { BarButton } from '../../ui/BarButton';
 import { G, Path } from '../../ui/svg';
 import { type HouseColours, useColours } from '../../ui/theme';
+import { takeTool } from './commands';
 import { Magnifier } from './Magnifier';
 import { MarkView } from './MarkView';
 import { Overlay } from './overlay/Overlay';
@@ -36,8 +38,6 @@ export function PlanCanvas() {
   const tool = useAppSelector((state) => state.plan.tool);
   useSheetInput(host);
   const transform = `matrix(${view.scale} 0 0 ${view.scale} ${-view.x * view.scale} ${-view.y * view.scale})`;
-  const pictures = useAppSelector((state) => selectUnderlays(state).length);
-  const empty = floor && floor.network.walls.length === 0 && pictures === 0;
 
   return (
     <View
@@ -57,14 +57,33 @@ export function PlanCanvas() {
           {crosshair && <Crosshair x={width / 2} y={height / 2} colour={colours.clay} />}
         </Svg>
       )}
-      {empty && (
-        <View pointerEvents="none" style={styles.empty}>
-          <Text variant="titleMedium" style={{ color: colours.inkSoft, textAlign: 'center' }}>
-            {TOOL_HINTS[tool]}
-          </Text>
+      <Magnifier drawing={DRAWING} />
+    </View>
+  );
+}
+
+/** On an empty sheet: what to do with the tool in hand, and the other way to begin. */
+export function EmptySheet() {
+  const dispatch = useAppDispatch();
+  const colours = useColours();
+  const tool = useAppSelector((state) => state.plan.tool);
+  const empty = useAppSelector(
+    (state) =>
+      state.plan.proposal === null &&
+      selectShownFloor(state)?.network.walls.length === 0 &&
+      selectUnderlays(state).length === 0,
+  );
+  if (!empty) return null;
+  return (
+    <View pointerEvents="box-none" style={styles.empty}>
+      <Text variant="titleMedium" pointerEvents="none" style={{ color: colours.inkSoft, textAlign: 'center' }}>
+        {TOOL_HINTS[tool]}
+      </Text>
+      {(tool === 'box' || tool === 'choose') && (
+        <View style={styles.or}>
+          <BarButton icon="image-outline" label="Or trace a picture" onPress={() => dispatch(takeTool('underlay'))} />
         </View>
       )}
-      <Magnifier drawing={DRAWING} />
     </View>
   );
 }
@@ -153,5 +172,6 @@ function Crosshair({ x, y, colour }: { x: number; y: number; colour: string }) {
 
 const styles = StyleSheet.create({
   sheet: { flex: 1, overflow: 'hidden' },
+  or: { position: 'absolute', bottom: 14, left: 0, right: 0, alignItems: 'center', pointerEvents: 'box-none' },
   empty: { position: 'absolute', top: 0, bottom: 0, left: 40, right: 40, justifyContent: 'center' },
 });

@@ -16,7 +16,7 @@ import { OpeningWords } from './openings/OpeningWords';
 import { SwingControl } from './openings/SwingControl';
 import { TypePanel } from './openings/TypePanel';
 import { OpenEnds } from './OpenEnds';
-import { PlanCanvas } from './PlanCanvas';
+import { EmptySheet, PlanCanvas } from './PlanCanvas';
 import { takeOffer } from './edit';
 import { Contradiction } from './readings/Contradiction';
 import { ReadingsList } from './readings/ReadingsList';
@@ -66,6 +66,7 @@ function PhoneLayout() {
         <WalkList />
         <View style={styles.fill}>
           <PlanCanvas />
+          <EmptySheet />
           <OpenEnds />
           <WorkBar />
           <Notice />
@@ -173,6 +174,8 @@ function WideLayout() {
         <View style={styles.fill}>
           <View style={styles.fill}>
             <PlanCanvas />
+            <EmptySheet />
+            <EmptySheet />
             <OpenEnds />
             <ZoomButtons />
             <WorkBar />

@@ -1,4 +1,12 @@
-import { type DerivedRoom, formatArea, formatLength, formatVolume, lengthToSay, roughly } from '@velvet-tape/core';
+import {
+  type DerivedRoom,
+  formatArea,
+  formatLength,
+  finenessOf,
+  formatVolume,
+  lengthToSay,
+  roughly,
+} from '@velvet-tape/core';
 import { memo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
@@ -83,7 +91,7 @@ function Walls({ room }: { room: DerivedRoom }) {
     <View accessibilityLabel="Walls of the room">
       {room.faces.map((face, i) => {
         const rough = face.provenance === 'rough';
-        const length = roughly(rough, formatLength(lengthToSay(face), units, rough ? 'coarse' : 'fine'));
+        const length = roughly(rough, formatLength(lengthToSay(face), units, finenessOf(face.provenance)));
         const openings = face.openings.map((o) => o.opening.kind).join(', ');
         const chalk = face.halves[0]!.wall.kind === 'chalk';
         return (

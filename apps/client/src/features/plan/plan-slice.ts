@@ -233,6 +233,12 @@ function select(state: PlanState, selection: Selection): void {
   state.pad = { ...emptyPad, field: FIRST_FIELD[selection.kind] };
 }
 
+/** A house is looked at, a picture is worked on, an empty sheet is drawn on. */
+function toolToBegin({ walls, underlays }: Plan): ToolName {
+  if (Object.keys(walls).length > 0) return 'choose';
+  return Object.keys(underlays).length > 0 ? 'underlay' : 'box';
+}
+
 const slice = createSlice({
   name: 'plan',
   initialState: initial,
@@ -244,8 +250,7 @@ const slice = createSlice({
       loading: 'loading' as const,
     }),
     opened: (state, { payload }: PayloadAction<Plan>) => {
-      const empty = Object.keys(payload.walls).length === 0;
-      Object.assign(state, { loading: 'ready', plan: payload, seen: payload, tool: empty ? 'box' : 'choose' });
+      Object.assign(state, { loading: 'ready', plan: payload, seen: payload, tool: toolToBegin(payload) });
     },
     notOpened: (state, { payload }: PayloadAction<NotOpened>) => {
       state.loading = payload.why;

@@ -5,6 +5,7 @@ import {
   type WallFace,
   bendOf,
   isHinged,
+  finenessOf,
   lengthToSay,
   formatLength,
   formatSize,
@@ -151,7 +152,7 @@ function turnOf(degrees: number): string {
 
 function lengthOf(face: WallFace, plan: Plan): string {
   const rough = face.provenance === 'rough';
-  return roughly(rough, formatLength(lengthToSay(face), plan.job.units, rough ? 'coarse' : 'fine'));
+  return roughly(rough, formatLength(lengthToSay(face), plan.job.units, finenessOf(face.provenance)));
 }
 
 /** What was not measured is what is usual in the house. */

@@ -6,6 +6,7 @@ import {
   agrees,
   formatLength,
   labelOf,
+  finenessOf,
   lengthToSay,
   roughly,
 } from '@velvet-tape/core';
@@ -96,7 +97,7 @@ function Strip({ face }: { face: WallFace }) {
             fill={LINEN}
             testID="strip-length"
           >
-            {`${roughly(rough, formatLength(lengthToSay(face), units, rough ? 'coarse' : 'fine'))} · ${said}`}
+            {`${roughly(rough, formatLength(lengthToSay(face), units, finenessOf(face.provenance)))} · ${said}`}
           </SvgText>
         )}
       </Svg>

@@ -62,7 +62,7 @@ export function PrintedScale({ underlay }: { underlay: Underlay }) {
           <Text
             testID="printed-means"
             style={[styles.means, { color: colours.ink }]}
-          >{`This makes the picture ${formatLength(width, units)} wide.`}</Text>
+          >{`This makes the picture ${formatLength(width, units, 'coarse')} wide.`}</Text>
           <BarButton strong icon="check" label="Use it" says="Use this scale" onPress={use} />
         </View>
       )}

@@ -13,7 +13,8 @@ export const offerRescale =
     const found = plan && underlay && rescaleFor(plan, underlay);
     // a contradiction is said first
     if (!found || notice?.tone === 'refused') return;
-    const [read, says] = [found.taped, found.scaled].map((mm) => formatLength(mm, plan.job.units));
+    const { units } = plan.job;
+    const [read, says] = [formatLength(found.taped, units), formatLength(found.scaled, units, 'coarse')];
     const text = `Taped ${read} where the picture says ${says}. Rescale what is only scaled?`;
     dispatch(planActions.said({ text, tone: 'said', offer: { kind: 'rescale', underlay: underlay.id } }));
   };

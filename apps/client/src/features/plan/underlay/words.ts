@@ -64,7 +64,7 @@ export function scaleWords(proposal: MarksProposal, underlay: Underlay, units: U
   const fit = (proposal.stretched ? fitStretched(distances) : null) ?? fitScale(distances);
   if (!fit) return null;
   const size = sizeInHouse(underlay, fit.size);
-  const width = formatLength(size.x, units);
+  const width = formatLength(size.x, units, 'coarse');
   const agreement = agreementOf(distances);
   const worst = Math.max(...fit.misses.map((miss, i) => Math.abs(miss) / distances[i]!.value));
   const at = fit.misses.findIndex((miss, i) => Math.abs(miss) / distances[i]!.value === worst);
@@ -84,7 +84,7 @@ export function scaleWords(proposal: MarksProposal, underlay: Underlay, units: U
     means: `This makes the picture ${width} wide.`,
     agree,
     stretch,
-    likely: slip === null ? null : { by: slip, width: formatLength(size.x * slip, units) },
+    likely: slip === null ? null : { by: slip, width: formatLength(size.x * slip, units, 'coarse') },
     width,
   };
 }
@@ -96,7 +96,7 @@ export function placeWords(proposal: MarksProposal, underlay: Underlay, units: U
   const { off } = placedByPoints(underlay, { picture: a, house: b }, { picture: c, house: d });
   const share = Math.abs(off) / Math.max(1, distance(b, d));
   if (share < 0.005) return 'The distances match.';
-  return `On the picture it is ${formatLength(Math.abs(off), units)} ${off > 0 ? 'longer' : 'shorter'} than on the plan; both ends share that.`;
+  return `On the picture it is ${formatLength(Math.abs(off), units, 'coarse')} ${off > 0 ? 'longer' : 'shorter'} than on the plan; both ends share that.`;
 }
 
 /** How large a picture is and how that is known: “Scale from 2 distances · 12.4 × 9.30 m”. */
@@ -113,5 +113,5 @@ export function underlayWords(underlay: Underlay, units: Units): string {
       : calibration.kind === 'known' && calibration.distances.length === 1
         ? 'Scale from one distance'
         : `Scale from ${calibration.kind === 'known' ? calibration.distances.length : 0} distances`;
-  return `${from} · ${formatLength(whole.x, units)} × ${formatLength(whole.y, units)}`;
+  return `${from} · ${formatLength(whole.x, units, 'coarse')} × ${formatLength(whole.y, units, 'coarse')}`;
 }
