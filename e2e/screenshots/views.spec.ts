@@ -1,6 +1,8 @@
 import { type Page, test as plain } from '@playwright/test';
 import { PHONE, WIDE } from '../browser';
-import { Finger, middleOf } from '../finger';
+import { onSketch } from '../../apps/server/src/demo/boat-shed';
+import { Finger, middleOf, restingBox } from '../finger';
+import { onScreen, pictureOn } from '../picture';
 import { test } from '../server';
 
 const picture = async (page: Page, name: string) => {
@@ -71,21 +73,31 @@ async function sketching(page: Page, finger: Finger): Promise<void> {
   await key('Close').tap();
   await page.getByTestId('walk-closing').waitFor();
   await picture(page, 'phone-walk');
+}
 
-  await sheet('Box');
-  await finger.drag([70, 260], [320, 480]);
-  await key('Later').tap();
-  await key('Done').tap();
-  await key('Bump').scrollIntoViewIfNeeded();
-  await key('Bump').tap();
-  await key('Slanted').tap();
-  const [x, y] = await middleOf(page.getByTestId(/^length/).first());
-  await finger.down([[x, y - 20]]);
-  for (let i = 1; i <= 8; i += 1) await finger.move([[x, y - 20 - 4 * i]]);
-  await finger.rest([x, y - 52]);
+/** A sketch on its way to a plan: its true scale, and the walls that are seen on it. */
+async function overSketch(page: Page, finger: Finger): Promise<void> {
+  const press = async (name: string) => {
+    await page.getByRole('button', { name, exact: true }).scrollIntoViewIfNeeded();
+    await page.getByRole('button', { name, exact: true }).tap();
+  };
+  await page.goto('/job/boat-shed');
+  await restingBox(pictureOn(page));
+  await press('Underlay Sketch of the shed');
+  await press('True scale');
+  await finger.tap(await onScreen(page, onSketch({ x: 0, y: 0 })));
+  const end = await onScreen(page, onSketch({ x: 6400, y: 0 }));
+  await finger.down([[end[0] - 20, end[1] + 14]]);
+  await finger.rest(end);
   await page.getByTestId('magnifier').waitFor();
-  await picture(page, 'phone-bump');
+  await picture(page, 'phone-true-scale');
   await finger.up();
+  for (const digit of ['6', 'point', '4', 'Enter']) await page.getByRole('button', { name: digit, exact: true }).tap();
+  await press('Keep');
+  await press('Find walls');
+  await page.getByTestId('found-walls').waitFor();
+  await restingBox(pictureOn(page));
+  await picture(page, 'phone-found-walls');
 }
 
 plain.describe('on a phone', () => {
@@ -136,11 +148,6 @@ plain.describe('on a phone', () => {
     await page.getByRole('menuitem', { name: 'Doors and windows' }).tap();
     await page.getByText('To check (1)').waitFor();
     await picture(page, 'phone-schedule');
-    await page.getByRole('button', { name: 'Glazing', exact: true }).tap();
-    await page.getByTestId('glazing-chart').waitFor();
-    await page.waitForTimeout(1000);
-    await picture(page, 'phone-glazing');
-    await page.getByRole('button', { name: 'All (9)', exact: true }).tap();
     await page.getByRole('button', { name: /^W4, / }).tap();
     const press = async (name: string) => {
       await page.getByRole('button', { name, exact: true }).scrollIntoViewIfNeeded();
@@ -158,6 +165,7 @@ plain.describe('on a phone', () => {
     await press('More doors and windows');
     await page.getByTestId('kind-tray').waitFor();
     await picture(page, 'phone-tray');
+    await overSketch(page, finger);
   });
 });
 
@@ -170,6 +178,11 @@ plain.describe('on a wide screen', () => {
     await page.getByRole('button', { name: /^Wall 4/ }).click();
     await page.getByTestId('tape-strip').waitFor();
     await picture(page, 'wide-plan');
+    await page.getByRole('button', { name: /^Floor: / }).click();
+    await page.getByRole('menuitem', { name: 'Cellar' }).click();
+    await page.getByRole('button', { name: 'Underlay Old drawing of the cellar' }).first().click();
+    await restingBox(pictureOn(page));
+    await picture(page, 'wide-underlay');
   });
 
   test.describe('in the dark', () => {

@@ -6,3 +6,5 @@ globalThis.BroadcastChannel ??= class {
   postMessage() {}
   close() {}
 };
+const { TextDecoder, TextEncoder } = require('node:util');
+Object.assign(globalThis, { TextDecoder, TextEncoder });

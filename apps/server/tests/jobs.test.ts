@@ -175,10 +175,13 @@ test('the demo is seeded once and what was done to it stays', async () => {
   await put('quince-cottage', version, { ...plan, job: { ...plan.job, address: 'Moved' } }).expect(200);
   await seedDemo(service.database);
   expect((await get('/api/jobs/quince-cottage/plan')).body.plan.job.address).toBe('Moved');
+  // pictures lie under two of them
+  for (const picture of ['demo-boat-shed', 'demo-cellar'])
+    await request(service.app).get(`/api/pictures/${picture}`).expect(200).expect('Content-Type', 'image/jpeg');
   const { jobs } = jobListSchema.parse((await get('/api/jobs')).body);
   expect(jobs.find((job) => job.id === 'ferry-house')).toMatchObject({
     name: 'Ferry House',
-    rooms: 7,
+    rooms: 8,
     units: 'metric',
   });
-});
+}, 40_000);

@@ -10,6 +10,7 @@ import {
   deriveFloor,
   findWalls,
   newPlan,
+  ontoPicture,
   pictureLines,
   problemsOf,
   toHouse,
@@ -131,6 +132,21 @@ describe('dark lines under the pencil', () => {
     expect(centre.left + centre.right).toBeGreaterThan(116);
     expect(centre.left + centre.right).toBeLessThan(124);
     expect(bodyUnder(seen, { x: 1500, y: 3000 }, { x: 4600, y: 3000 }, 'inner')).toBeNull();
+  });
+
+  test('a loop drawn by hand goes onto the faces it runs beside', () => {
+    const drawn = [
+      { x: 1050, y: 1360 },
+      { x: 4820, y: 1360 },
+      { x: 4830, y: 3700 },
+      { x: 1050, y: 3720 },
+    ];
+    const ring = ontoPicture(seen, drawn, 150, 'inner');
+    // the face of the upper wall, and of the one at the right; where there is none it stays
+    expect(ring[1]!.y).toBeCloseTo(1304, -1);
+    expect(ring[1]!.x).toBeGreaterThan(4870);
+    expect(ring[2]!.x).toBeGreaterThan(4870);
+    expect(ring[3]!).toMatchObject({ x: expect.closeTo(1050, -1) as number, y: expect.closeTo(3720, -1) as number });
   });
 
   test('white on black is read the other way when it is shown inverted', () => {

@@ -138,3 +138,13 @@ test('a document of version 3 has no heights yet', () => {
   expect(read.plan).toEqual(house.plan);
   expect(heights).toEqual({});
 });
+
+test('a document of version 6 has no underlays yet', () => {
+  const house = new House();
+  house.box(0, 0, 4000, 3000);
+  const { underlays, ...old } = JSON.parse(JSON.stringify(house.plan)) as Record<string, unknown>;
+  const read = readPlan({ ...old, schema: 6 });
+  if (!read.ok) throw new Error(read.reason);
+  expect(read.plan).toEqual(house.plan);
+  expect(underlays).toEqual({});
+});

@@ -236,3 +236,53 @@ describe('the schedule as a workbook', () => {
     expect(book.worksheets).toHaveLength(2);
   });
 });
+
+describe('underlays on the sheet', () => {
+  const under = (prints: boolean): Plan => {
+    const added = applyEdit(
+      house('Shed'),
+      {
+        kind: 'addUnderlay',
+        floor: 'ground',
+        picture: { picture: 'p1', width: 1000, height: 500 },
+        name: 'Sketch',
+        at: { x: 2000, y: 1500 },
+        calibration: { kind: 'printed', perPixel: 5, ratio: 1 },
+      },
+      'u',
+    );
+    if (!added.ok) throw new Error(added.reason);
+    const [underlay] = Object.values(added.plan.underlays);
+    const change = { prints, turn: 90, crop: { left: 100, top: 0, right: 0, bottom: 0 } };
+    const changed = applyEdit(added.plan, { kind: 'changeUnderlay', underlay: underlay!.id, change }, 'c');
+    if (!changed.ok) throw new Error(changed.reason);
+    return changed.plan;
+  };
+  const sheet = (plan: Plan) =>
+    floorToSvg(deriveFloor(plan, 'ground'), {
+      scale: 50,
+      title: 'Shed',
+      north: 0,
+      pictures: new Map([['p1', 'data:image/png;base64,AAAA']]),
+    });
+
+  test('a picture prints only when it is told to', () => {
+    expect(sheet(under(false))).not.toContain('<image');
+    expect(sheet(under(true))).toContain('<image href="data:image/png;base64,AAAA"');
+    expect(svgOf(under(true))).not.toContain('<image');
+  });
+
+  test('it lies on paper where it lies in the house: read back from the file', () => {
+    const svg = sheet(under(true));
+    expect(XMLValidator.validate(svg)).toBe(true);
+    const matrix = /data-role="underlay" transform="matrix\(([^)]+)\)"/.exec(svg)![1]!.split(' ').map(Number);
+    // 5 mm of the house are 0.1 mm on paper; turned by a quarter, what ran along a row runs down the sheet
+    [0, 0.1, -0.1, 0].forEach((value, i) => expect(matrix[i]!).toBeCloseTo(value, 9));
+    // its middle lies in the middle of the room: the room’s inner corner is a wall and the margin from the edges
+    const wall = under(true).job.usual.externalThickness / 50;
+    const middle = { x: matrix[2]! * 250 + matrix[4]!, y: matrix[1]! * 500 + matrix[5]! };
+    expect(middle.x).toBeCloseTo(12 + wall + 2000 / 50, 3);
+    expect(middle.y).toBeCloseTo(12 + wall + 1500 / 50, 3);
+    expect(svg).toContain('viewBox="100 0 900 500"');
+  });
+});

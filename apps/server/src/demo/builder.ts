@@ -92,15 +92,15 @@ export class DemoBuilder {
     this.do({ kind: 'changeUnderlay', underlay, change: { locked: true } });
   }
 
-  /** A room traced off an underlay along its inner faces, its walls so thick. */
-  traced(name: string, underlay: string, a: Point, b: Point, thickness: number): string {
-    const body = { left: thickness, right: 0 };
+  /** A room traced off an underlay along its inner faces, clockwise, its walls so thick. */
+  traced(name: string, underlay: string, points: readonly Point[], thickness: number): string {
+    const bodies = points.map(() => ({ left: thickness, right: 0 }));
     const room = this.do({
-      kind: 'drawBox',
+      kind: 'drawPath',
       floor: this.floor,
-      a,
-      b,
-      traced: { underlay, line: 'inner', bodies: [body, body, body, body] },
+      points,
+      closed: true,
+      traced: { underlay, line: 'inner', bodies },
       time: this.read,
     });
     this.do({ kind: 'nameRoom', room, name });

@@ -104,8 +104,18 @@ export function ferryHouse(cellar: PictureOnPaper): { id: string; plan: Plan } {
     { x: drawn.x / cellar.perPixel, y: drawn.y / cellar.perPixel },
     { x, y },
   );
-  const vault = build.traced('Cellar', photo, { x, y }, { x: x + width, y: y + height }, wall);
-  build.bump(vault, 'top', 'box', `${well.from / 1000}`, `${well.width / 1000}`, `${well.depth / 1000}`);
+  const [near, far] = [x + well.from, x + well.from + well.width];
+  const outline = [
+    { x, y },
+    { x: near, y },
+    { x: near, y: y - well.depth },
+    { x: far, y: y - well.depth },
+    { x: far, y },
+    { x: x + width, y },
+    { x: x + width, y: y + height },
+    { x, y: y + height },
+  ];
+  const vault = build.traced('Cellar', photo, outline, wall);
   build.height(vault, '2.05');
   build.tape(vault, 'right', '3.405');
   build.lock(photo);

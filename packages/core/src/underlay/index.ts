@@ -7,3 +7,4 @@ export * from './raster';
 export * from './dark-lines';
 export * from './rescale';
 export * from './seen-walls';
+export * from './onto-lines';

@@ -3,10 +3,12 @@ import { memo } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../store/store';
+import { pickFiles } from '../../pictures/pick';
+import { BarButton } from '../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
 import { takeTool } from './commands';
 import { UnderlayRow } from './underlay/UnderlayPanel';
-import { chooseUnderlay } from './underlay/commands';
+import { bringIn, chooseUnderlay } from './underlay/commands';
 import { selectUnderlays } from './underlay/selectors';
 import { planActions } from './plan-slice';
 import { selectRoom, selectShownFloor, selectShownRooms } from './selectors';
@@ -19,6 +21,7 @@ export function Ledger() {
   const chosen = useAppSelector(selectRoom);
   const dispatch = useAppDispatch();
   const underlays = useAppSelector(selectUnderlays);
+  const pick = () => void pickFiles({ camera: false, several: true }).then((files) => dispatch(bringIn(files)));
   if (!floor) return null;
   const { units } = floor.plan.job;
   const area = rooms.reduce((sum, room) => sum + room.measures.area, 0);
@@ -44,7 +47,10 @@ export function Ledger() {
         <Text style={[styles.name, { color: colours.inkSoft }]}>Net internal floor area</Text>
         <Text style={[styles.area, { color: colours.ink }]}>{roughly(rough, formatArea(area, units))}</Text>
       </View>
-      {underlays.length > 0 && <Text style={[styles.floor, styles.under, { color: colours.ink }]}>Underlays</Text>}
+      <View style={styles.head}>
+        <Text style={[styles.floor, styles.under, { color: colours.ink }]}>Underlays</Text>
+        <BarButton icon="image-plus" label="Bring in" says="Bring in an underlay" onPress={pick} />
+      </View>
       {[...underlays].reverse().map((underlay) => (
         <UnderlayRow
           key={underlay.id}
@@ -82,7 +88,8 @@ const Row = memo(function Row({ id, name, area, on }: { id: string; name: string
 const styles = StyleSheet.create({
   ledger: { padding: 14 },
   floor: { fontFamily: FONTS.serif, fontSize: 20, marginBottom: 8 },
-  under: { marginTop: 16, fontSize: 17 },
+  head: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', marginTop: 16 },
+  under: { marginBottom: 0, fontSize: 17 },
   row: {
     minHeight: TOUCH,
     flexDirection: 'row',

@@ -7,7 +7,7 @@ import { selectFloor, selectProposal } from '../selectors';
 import { keepMarks } from '../underlay/commands';
 import { withDistance } from '../underlay/marks';
 import { selectTracing } from '../underlay/seen';
-import { tracedIntent } from '../underlay/trace';
+import { onPicture, tracedIntent } from '../underlay/trace';
 import { viewActions } from '../view-slice';
 import { toHouse } from '../viewport';
 import { keepWalk } from './kept-walk';
@@ -23,6 +23,9 @@ export const roomDrawn =
     dispatch(planActions.naming(id));
   };
 
+/** How far off a line of the picture a loop may be drawn to be on it, px. */
+const REACH_OF_LOOP = 14;
+
 /** Keeps what is drawn; false when that is refused, with the reason said and nothing lost. */
 export const keepProposal = (dispatch: AppDispatch, getState: () => RootState): boolean => {
   const proposal = selectProposal(getState());
@@ -30,7 +33,10 @@ export const keepProposal = (dispatch: AppDispatch, getState: () => RootState): 
   if (!proposal || !floor) return false;
   const drawn = intentOf(proposal, floor);
   if (!drawn) return false;
-  const intent = tracedIntent(drawn, selectTracing(getState()));
+  const tracing = selectTracing(getState());
+  const freely = proposal.kind === 'loop' || proposal.kind === 'shape';
+  const reach = REACH_OF_LOOP / getState().view.view.scale;
+  const intent = tracedIntent(freely ? onPicture(drawn, tracing, reach) : drawn, tracing);
   const result = dispatch(edit(intent));
   if (!result.ok) return false;
   const { notice, tool } = getState().plan;

@@ -1,12 +1,12 @@
 import { type Underlay, formatLength, scaleOf } from '@velvet-tape/core';
-import { useState } from 'react';
-import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { type ReactNode, useState } from 'react';
+import { Pressable, ScrollView, StyleSheet, View, useWindowDimensions } from 'react-native';
 import { Icon, Text, TextInput } from 'react-native-paper';
 import { pickFiles } from '../../../pictures/pick';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { DropMenu } from '../../../ui/DropMenu';
-import { FONTS, TOUCH, useColours } from '../../../ui/theme';
+import { FONTS, TOUCH, WIDE, useColours } from '../../../ui/theme';
 import { edit } from '../edit';
 import { bringIn, changeChosen, mark, removeChosen, turnChosen } from './commands';
 import { dropSeen, findOnUnderlay, takeAllSeen } from './find-commands';
@@ -109,7 +109,7 @@ function Panel({ underlay }: { underlay: Underlay }) {
       )}
       {panel === 'look' && <LookPanel underlay={underlay} />}
       {panel === 'printed' && <PrintedScale key={underlay.id} underlay={underlay} />}
-      <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.bar}>
+      <Bar>
         <BarButton strong={!known} icon="ruler" label="True scale" onPress={() => dispatch(mark('scale'))} />
         {known && <BarButton strong icon="wall" label="Find walls" onPress={() => dispatch(findOnUnderlay)} />}
         <BarButton
@@ -130,8 +130,19 @@ function Panel({ underlay }: { underlay: Underlay }) {
         <BarButton icon="tune-variant" label="Look" chosen={panel === 'look'} onPress={show('look')} />
         <BarIcon icon="rotate-left" says="Turn a quarter to the left" onPress={() => dispatch(turnChosen(-90))} />
         <BarIcon icon="rotate-right" says="Turn a quarter to the right" onPress={() => dispatch(turnChosen(90))} />
-      </ScrollView>
+      </Bar>
     </View>
+  );
+}
+
+/** One row that is pushed along under a thumb; on a wide screen as many rows as it takes. */
+function Bar({ children }: { children: ReactNode }) {
+  const wide = useWindowDimensions().width >= WIDE;
+  if (wide) return <View style={[styles.bar, styles.row]}>{children}</View>;
+  return (
+    <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.bar}>
+      {children}
+    </ScrollView>
   );
 }
 

@@ -7,6 +7,7 @@ import {
   type Tracing,
   bodyUnder,
   covers,
+  ontoPicture,
 } from '@velvet-tape/core';
 
 /** What is known of the picture under the pencil. */
@@ -15,11 +16,17 @@ export interface TracedPicture {
   readonly seen: SeenUnderlay;
 }
 
+/** What walls are traced off, as it is told; the picture’s lines while they are ready. */
+type TracedNow = { line: TracedLine; underlay: SeenUnderlay['underlay']; seen: SeenUnderlay | null };
+
+/** An outline that was drawn without a pencil’s care goes onto the lines of the picture beside it. */
+export function onPicture(intent: Intent, traced: TracedNow | null, reach: number): Intent {
+  if (intent.kind !== 'drawPath' || !intent.closed || !traced?.seen) return intent;
+  return { ...intent, points: ontoPicture(traced.seen, intent.points, reach, traced.line) };
+}
+
 /** What is drawn over a picture of known scale is traced off it: as long as the picture says, and as thick as it shows. */
-export function tracedIntent(
-  intent: Intent,
-  traced: { line: TracedLine; underlay: SeenUnderlay['underlay']; seen: SeenUnderlay | null } | null,
-): Intent {
+export function tracedIntent(intent: Intent, traced: TracedNow | null): Intent {
   if (!traced) return intent;
   const legs = legsOf(intent);
   if (!legs || !legs.every(([a, b]) => covers(traced.underlay, a) && covers(traced.underlay, b))) return intent;

@@ -78,7 +78,7 @@ export function scaleWords(proposal: MarksProposal, underlay: Underlay, units: U
         : `They do not agree: the ${nth} is off by ${percent(worst)}.`;
   const stretch =
     agreement && agreement.stretch !== 0 && !proposal.stretched
-      ? `The picture looks stretched: ${percent(agreement.stretch)} too ${agreement.stretch > 0 ? 'narrow' : 'low'} for its other direction.`
+      ? `The picture looks stretched: ${percent(agreement.stretch)} too ${agreement.stretch > 0 ? 'low' : 'narrow'} for its other direction.`
       : null;
   return {
     means: `This makes the picture ${width} wide.`,
