@@ -57,9 +57,10 @@ const slice = createSlice({
       state.width = width;
       state.height = height;
     },
-    fitted: (state, { payload }: PayloadAction<{ box: Box | null; margin?: number }>) => {
+    /** The box into view; `stay`: a change of size does not bring the house back. */
+    fitted: (state, { payload }: PayloadAction<{ box: Box | null; margin?: number; stay?: boolean }>) => {
       state.view = fit(payload.box, state.width, state.height, payload.margin);
-      state.byHand = false;
+      state.byHand = payload.stay ?? false;
     },
     panned: (state, { payload }: PayloadAction<Point>) => {
       state.view = pan(state.view, payload.x, payload.y);

@@ -133,7 +133,7 @@ export const chooseUnderlay =
 /** The whole of the chosen picture into view. */
 export const showUnderlay: Command = (dispatch, getState) => {
   const underlay = selectUnderlay(getState());
-  if (underlay) dispatch(viewActions.fitted({ box: ringsBox([outlineOf(underlay)]), margin: 16 }));
+  if (underlay) dispatch(viewActions.fitted({ box: ringsBox([outlineOf(underlay)]), margin: 24, stay: true }));
 };
 
 export const changeChosen =
