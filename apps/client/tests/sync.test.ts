@@ -2,6 +2,7 @@ import { type Plan, applyEdit, newPlan, usualSpec } from '@velvet-tape/core';
 import { Offline } from '../src/sync/api';
 import { device, jobsOnDevice, markSent, newOnDevice, saveOnDevice, takeIn } from '../src/sync/device';
 import { forget, keep, keptTypes, syncKeptTypes } from '../src/sync/kept-types';
+import { keepPicture, pictureOf, sendPictures } from '../src/sync/pictures';
 
 const named = (plan: Plan, name: string): Plan => ({ ...plan, job: { ...plan.job, name } });
 const box = (plan: Plan, x: number, seed: string): Plan => {
@@ -137,5 +138,48 @@ describe('types kept for later jobs', () => {
     await syncKeptTypes();
     expect(server.size).toBe(0);
     expect(await keptTypes()).toEqual([]);
+  });
+});
+
+describe('pictures', () => {
+  const picture = { size: 3, type: 'image/png' } as unknown as Blob;
+  const answer = (status: number, body: unknown) =>
+    Promise.resolve({ ok: status < 400, status, json: () => Promise.resolve(body) } as unknown as Response);
+  beforeEach(() => device.pictures.clear());
+
+  test('one that was brought in is on the device, goes up when it can, and then waits no longer', async () => {
+    await keepPicture('pic-1', picture);
+    globalThis.fetch = () => Promise.reject(new TypeError('no signal'));
+    await expect(sendPictures()).rejects.toThrow(Offline);
+    expect(await device.pictures.get('pic-1')).toMatchObject({ waiting: 1 });
+    expect(await pictureOf('pic-1')).toEqual(picture);
+    globalThis.fetch = () => answer(201, { id: 'pic-1' });
+    expect(await sendPictures()).toBeNull();
+    expect(await device.pictures.get('pic-1')).toMatchObject({ waiting: 0 });
+  });
+
+  test('one that the server will not have stays here, is said, and holds the others up no longer', async () => {
+    await keepPicture('bad-1', picture);
+    await keepPicture('good', picture);
+    globalThis.fetch = (url) =>
+      String(url).includes('bad-1')
+        ? answer(422, { error: { code: 'bad-picture', message: 'This picture is broken.' } })
+        : answer(201, {});
+    expect(await sendPictures()).toBe('This picture is broken.');
+    expect(await device.pictures.get('good')).toMatchObject({ waiting: 0 });
+    expect(await device.pictures.get('bad-1')).toMatchObject({ waiting: 1 });
+  });
+
+  test('one of another device is fetched once', async () => {
+    let asked = 0;
+    globalThis.fetch = () => {
+      asked += 1;
+      return Promise.resolve({ ok: true, status: 200, blob: () => Promise.resolve(picture) } as unknown as Response);
+    };
+    await pictureOf('far-1');
+    await pictureOf('far-1');
+    expect(asked).toBe(1);
+    globalThis.fetch = () => answer(404, null);
+    await expect(pictureOf('lost')).rejects.toThrow('no such picture');
   });
 });

@@ -275,6 +275,16 @@ describe('tracing', () => {
     bodies: [body, body, body, body],
   });
 
+  const room = (plan: Plan, b: { x: number; y: number }) =>
+    apply(plan, {
+      kind: 'drawBox',
+      floor: 'ground',
+      a: { x: 0, y: 0 },
+      b,
+      traced: traced('inner', only(plan).id, null),
+      time: 't1',
+    });
+
   test.each([
     ['inner', { left: 300, right: 0 }, { x: 300, y: 300 }, { x: 4300, y: 3300 }],
     ['centre', { left: 150, right: 150 }, { x: 150, y: 150 }, { x: 4450, y: 3450 }],
@@ -359,14 +369,7 @@ describe('tracing', () => {
   test('taped 3.94 where the picture says 4.05: the tape holds, and the rest follows when it is told to', () => {
     let plan = bringIn(newPlan({ name: 'Job' }), scaled);
     const underlay = only(plan).id;
-    plan = apply(plan, {
-      kind: 'drawBox',
-      floor: 'ground',
-      a: { x: 0, y: 0 },
-      b: { x: 4050, y: 3000 },
-      traced: traced('inner', underlay, null),
-      time: 't1',
-    });
+    plan = room(plan, { x: 4050, y: 3000 });
     const top = deriveFloor(plan, 'ground').rooms[0]!.faces.find((face) => Math.abs(face.length - 4050) < 1)!;
     plan = apply(plan, {
       kind: 'tapeLength',
@@ -395,16 +398,56 @@ describe('tracing', () => {
   test('another scale makes what is only scaled as long as it now says', () => {
     let plan = bringIn(newPlan({ name: 'Job' }), scaled);
     const underlay = only(plan).id;
-    plan = apply(plan, {
-      kind: 'drawBox',
-      floor: 'ground',
-      a: { x: 0, y: 0 },
-      b: { x: 4000, y: 3000 },
-      traced: traced('inner', underlay, null),
-      time: 't1',
-    });
+    plan = room(plan, { x: 4000, y: 3000 });
     const half = { kind: 'known', stretched: false, distances: [known(0, 0, 1000, 0, 5000)] } as const;
     plan = apply(plan, { kind: 'changeUnderlay', underlay, change: { calibration: half } });
     expect(deriveFloor(plan, 'ground').area).toBeCloseTo(3e6, -3);
+  });
+
+  test('rooms traced anywhere, one after the other, make a sound plan of known lengths; taking the picture away changes nothing', () => {
+    const step = fc.record({
+      x: fc.integer({ min: -80, max: 40 }),
+      y: fc.integer({ min: -60, max: 30 }),
+      width: fc.integer({ min: 8, max: 50 }),
+      depth: fc.integer({ min: 8, max: 40 }),
+      line: fc.constantFrom('inner' as const, 'centre' as const, 'outer' as const),
+      thickness: fc.constantFrom(100, 160, 300),
+    });
+    fc.assert(
+      fc.property(fc.array(step, { minLength: 1, maxLength: 4 }), (steps) => {
+        let plan = bringIn(newPlan({ name: 'Job' }), scaled);
+        const { id } = only(plan);
+        steps.forEach(({ x, y, width, depth, line, thickness }, i) => {
+          const body = {
+            inner: { left: thickness, right: 0 },
+            centre: { left: thickness / 2, right: thickness / 2 },
+            outer: { left: 0, right: thickness },
+          }[line];
+          const a = { x: x * 100, y: y * 100 };
+          const b = { x: a.x + width * 100, y: a.y + depth * 100 };
+          const intent = {
+            kind: 'drawBox',
+            floor: 'ground',
+            a,
+            b,
+            traced: traced(line, id, body),
+            time: `t${i}`,
+          } as const;
+          const result = applyEdit(plan, intent, `p${i}`);
+          // a room may be refused, as by hand; what is drawn is sound
+          if (result.ok) plan = result.plan;
+          expect(problemsOf(plan)).toEqual([]);
+        });
+        const floor = deriveFloor(plan, 'ground');
+        const inside = floor.rooms
+          .flatMap((each) => each.faces)
+          .filter((face) => face.halves.every((half) => half.wall.kind !== 'chalk'));
+        for (const face of inside) expect(['scaled', 'worked out']).toContain(face.provenance);
+        const without = apply(plan, { kind: 'removeUnderlay', underlay: id });
+        expect(deriveFloor(without, 'ground').area).toBe(floor.area);
+        expect(readPlan(JSON.parse(JSON.stringify(without)))).toMatchObject({ ok: true });
+      }),
+      { numRuns: 60 },
+    );
   });
 });

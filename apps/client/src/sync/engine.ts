@@ -71,12 +71,13 @@ export class SyncEngine {
   private async round(): Promise<void> {
     try {
       // a plan never comes to the server before the pictures under it
-      await sendPictures();
+      const refused = await sendPictures();
       const waiting = await device.jobs.where('waiting').equals(1).primaryKeys();
       for (const id of waiting) await this.send(id);
       if (this.open && globalThis.document?.visibilityState !== 'hidden') await this.look(this.open);
       const still = await device.jobs.where('waiting').equals(1).count();
-      this.events.state(still > 0 ? 'saving' : 'saved');
+      if (refused !== null && still === 0) this.events.state('refused', refused);
+      else this.events.state(still > 0 ? 'saving' : 'saved');
       if (still > 0) this.again = true;
     } catch (error) {
       if (error instanceof Offline) this.events.state('offline');

@@ -1,4 +1,4 @@
-import { fetchPicture, sendPicture } from './api';
+import { Refused, fetchPicture, sendPicture } from './api';
 import { device } from './device';
 
 /** Keeps a picture, on the device first. */
@@ -15,10 +15,20 @@ export async function pictureOf(id: string): Promise<Blob> {
   return blob;
 }
 
-/** Sends what waits. Throws `Offline` when the server can't be reached; what waits goes on waiting. */
-export async function sendPictures(): Promise<void> {
+/**
+ * Sends what waits. Throws `Offline` when the server can't be reached; what waits goes on waiting. One that the server will not have stays on the
+ * device and holds nothing up; why is given back.
+ */
+export async function sendPictures(): Promise<string | null> {
+  let refused: string | null = null;
   for (const { id, blob } of await device.pictures.where('waiting').equals(1).toArray()) {
-    await sendPicture(id, blob);
-    await device.pictures.update(id, { waiting: 0 });
+    try {
+      await sendPicture(id, blob);
+      await device.pictures.update(id, { waiting: 0 });
+    } catch (error) {
+      if (!(error instanceof Refused)) throw error;
+      refused = error.message;
+    }
   }
+  return refused;
 }

@@ -56,7 +56,8 @@ function PhoneLayout() {
   const selection = useAppSelector((state) => state.plan.selection);
   const naming = useAppSelector((state) => state.plan.naming);
   const drawn = useAppSelector((state) => state.plan.proposal !== null);
-  const dragging = useAppSelector((state) => state.view.finger !== null);
+  // while marks are set what is said about them stays; anything else gives way to the finger
+  const dragging = useAppSelector((state) => state.view.finger !== null && state.plan.proposal?.kind !== 'marks');
   // the wall seen from inside takes the place of words about the room
   const elevation = useAppSelector((state) => state.plan.choices.elevation);
   return (
@@ -108,13 +109,14 @@ function DrawingFoot() {
   const kind = useAppSelector((state) => state.plan.proposal?.kind);
   const field = useAppSelector((state) => state.plan.pad.field);
   const closing = useAppSelector((state) => state.plan.proposal?.kind === 'walk' && state.plan.proposal.closing);
+  const dragging = useAppSelector((state) => state.view.finger !== null);
   if (closing) return <WalkClosing />;
   return (
     <View>
       {kind !== 'path' && kind !== 'reading' && kind !== 'height' && kind !== 'marks' && <ToolOptions />}
       <MarksWords />
       <FieldBar />
-      {field && <NumberPad />}
+      {field && !dragging && <NumberPad />}
     </View>
   );
 }

@@ -24,6 +24,9 @@ export async function underWay<T>(work: PictureWork<T>, what: string, dispatch: 
 
 export const stopWork = (): void => current?.stop();
 
+/** Did the device run out of room? The browser’s store says so by this name. */
+const isFull = (error: unknown): boolean => error instanceof Error && /quota/i.test(`${error.name} ${error.message}`);
+
 /** Why something could not be done with a picture, in plain words. */
 export const sayTrouble =
   (error: unknown) =>
@@ -33,6 +36,8 @@ export const sayTrouble =
         ? error.message
         : error instanceof Offline
           ? 'This picture is not on this device yet, and the server can’t be reached.'
-          : 'This picture is broken, or of a kind that can’t be read here.';
+          : isFull(error)
+            ? 'There is no room left on this device for the picture. Free some, and bring it in again.'
+            : 'This picture is broken, or of a kind that can’t be read here.';
     dispatch(planActions.said({ text, tone: 'refused' }));
   };
