@@ -12,6 +12,8 @@ import { type Plan, readPlan } from '@velvet-tape/core';
 const ORIGIN = process.env.EXPO_PUBLIC_API ?? '';
 /** Longer than this counts as no connection, ms. */
 const PATIENCE = 15_000;
+/** The same for a picture, which is much larger than a plan. */
+const PATIENCE_FOR_PICTURES = 180_000;
 
 /** The server can't be reached; the work goes on on the device. */
 export class Offline extends Error {}
@@ -27,10 +29,10 @@ export class Refused extends Error {
   }
 }
 
-async function call(path: string, init: RequestInit = {}): Promise<unknown> {
+async function call(path: string, init: RequestInit = {}, patience = PATIENCE): Promise<unknown> {
   let response: Response;
   try {
-    response = await fetch(`${ORIGIN}/api${path}`, { ...init, signal: AbortSignal.timeout(PATIENCE) });
+    response = await fetch(`${ORIGIN}/api${path}`, { ...init, signal: AbortSignal.timeout(patience) });
   } catch {
     throw new Offline('No connection to the server.');
   }
@@ -68,7 +70,7 @@ export async function sendPlan(id: string, version: number, plan: Plan): Promise
 
 export async function sendPicture(id: string, picture: Blob): Promise<void> {
   const init = { method: 'PUT', headers: { 'Content-Type': picture.type }, body: picture };
-  await call(`/pictures/${encodeURIComponent(id)}`, init);
+  await call(`/pictures/${encodeURIComponent(id)}`, init, PATIENCE_FOR_PICTURES);
 }
 
 /** The bytes of a picture. */
@@ -76,7 +78,7 @@ export async function fetchPicture(id: string): Promise<Blob> {
   let response: Response;
   try {
     response = await fetch(`${ORIGIN}/api/pictures/${encodeURIComponent(id)}`, {
-      signal: AbortSignal.timeout(PATIENCE),
+      signal: AbortSignal.timeout(PATIENCE_FOR_PICTURES),
     });
   } catch {
     throw new Offline('No connection to the server.');

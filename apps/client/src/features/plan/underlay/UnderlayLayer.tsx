@@ -88,30 +88,30 @@ function Missing({ underlay, words, colours, px }: Paint & { underlay: Underlay;
 function usePictureUrl(picture: string): string | null {
   const dispatch = useAppDispatch();
   const [url, setUrl] = useState<string | null>(null);
+  // only where it is missing does a change of the connection matter
+  const cutOff = useAppSelector(
+    ({ underlay, plan }) => underlay.missing[picture] !== undefined && plan.sync.state === 'offline',
+  );
   useEffect(() => {
+    if (cutOff) return;
     let made: string | null = null;
     let gone = false;
-    const load = () =>
-      pictureOf(picture).then(
-        (blob) => {
-          if (gone || made) return;
-          made = URL.createObjectURL(blob);
-          setUrl(made);
-          dispatch(underlayActions.pictureMissing({ picture, why: null }));
-        },
-        (error: unknown) => {
-          const why = error instanceof Offline ? 'This picture is not on this device yet' : 'This picture is lost';
-          if (!gone) dispatch(underlayActions.pictureMissing({ picture, why }));
-        },
-      );
-    void load();
-    const again = () => void load();
-    globalThis.addEventListener('online', again);
+    pictureOf(picture).then(
+      (blob) => {
+        if (gone) return;
+        made = URL.createObjectURL(blob);
+        setUrl(made);
+        dispatch(underlayActions.pictureMissing({ picture, why: null }));
+      },
+      (error: unknown) => {
+        const why = error instanceof Offline ? 'This picture is not on this device yet' : 'This picture is lost';
+        if (!gone) dispatch(underlayActions.pictureMissing({ picture, why }));
+      },
+    );
     return () => {
       gone = true;
-      globalThis.removeEventListener('online', again);
       if (made) URL.revokeObjectURL(made);
     };
-  }, [picture, dispatch]);
+  }, [picture, cutOff, dispatch]);
   return url;
 }
