@@ -157,8 +157,16 @@ test('a picture of 40 megapixels comes in smaller, beside the screen, within a c
   const bytes = await sharp(raw, { raw: { width, height, channels: 3 } })
     .jpeg({ quality: 80 })
     .toBuffer();
-  await bringIn(page, { name: 'large.jpg', mimeType: 'image/jpeg', buffer: bytes });
+  const file = { name: 'large.jpg', mimeType: 'image/jpeg', buffer: bytes };
+  await bringIn(page, file);
   await expect(page.getByTestId('picture-work')).toContainText('Making the picture ready');
+  // it can be stopped, and begun again
+  await press(page, 'Stop');
+  await expect(page.getByTestId('picture-work')).toHaveCount(0);
+  await expect(refusal(page)).toHaveCount(0);
+  await expect(pictureOn(page)).toHaveCount(0);
+  await bringIn(page, file);
+  await expect(page.getByTestId('picture-work')).toBeVisible();
   await expect(pictureOn(page)).toHaveCount(1, { timeout: 60_000 });
   const [underlay] = await underlaysOn(page, server);
   expect([underlay!.width, underlay!.height]).toEqual([4096, Math.round((4096 * height) / width)]);
