@@ -177,7 +177,6 @@ function WideLayout() {
           <View style={styles.fill}>
             <PlanCanvas />
             <EmptySheet />
-            <EmptySheet />
             <OpenEnds />
             <ZoomButtons />
             <WorkBar />
