@@ -10,6 +10,7 @@ import { readPicture } from './read-picture';
 export function picturesRoutes(database: DataSource, workspaceId: string): Router {
   const router = Router();
   const pictures = database.getRepository(StoredPicture);
+  const asBytes = raw({ type: [...PICTURE_TYPES], limit: LARGEST_PICTURE });
 
   router.get('/:id', async (request, response) => {
     const id = validated(pictureId, request.params.id);
@@ -21,7 +22,7 @@ export function picturesRoutes(database: DataSource, workspaceId: string): Route
     response.setHeader('Cache-Control', 'private, max-age=31536000, immutable');
     response.type(picture.type).send(picture.bytes);
   });
-  router.put('/:id', raw({ type: [...PICTURE_TYPES], limit: LARGEST_PICTURE }), async (request, response) => {
+  router.put('/:id', asBytes, async (request, response) => {
     const id = validated(pictureId, request.params.id);
     if (!Buffer.isBuffer(request.body))
       throw new HttpError(422, 'bad-picture', 'A picture is a JPEG, a PNG or a WebP.');

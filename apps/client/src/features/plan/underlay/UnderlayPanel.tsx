@@ -203,7 +203,7 @@ function FoundPanel({ underlay }: { underlay: Underlay }) {
   );
 }
 
-/** A small button with words under its sign, for what is listed elsewhere too. */
+/** An underlay in a list. */
 export function UnderlayRow({ underlay, onPress }: { underlay: Underlay; onPress(): void }) {
   const colours = useColours();
   return (
