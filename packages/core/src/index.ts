@@ -1,4 +1,5 @@
 export * from './derived';
+export * from './document';
 export * from './drawing';
 export * from './edits';
 export * from './excerpt';

@@ -18,5 +18,16 @@ declare module 'jsts/org/locationtech/jts/operation/polygonize/Polygonizer.js' {
 declare module 'jsts/org/locationtech/jts/operation/overlay/OverlayOp.js' {
   export default class OverlayOp {
     static intersection(a: unknown, b: unknown): { getArea(): number };
+    static difference(a: unknown, b: unknown): { getArea(): number };
+  }
+}
+declare module 'jsts/org/locationtech/jts/operation/union/UnionOp.js' {
+  export default class UnionOp {
+    static union(a: unknown, b: unknown): { getArea(): number };
+  }
+}
+declare module 'jsts/org/locationtech/jts/operation/buffer/BufferOp.js' {
+  export default class BufferOp {
+    static bufferOp(a: unknown, by: number): unknown;
   }
 }

@@ -329,7 +329,9 @@ function derivedRoom(
 /** Where it was put by hand, as long as that is in the room; else where there is most room for it. */
 function labelOf(room: Room, outline: RoomOutline, last: DerivedRoom | undefined): Point {
   if (room.label && floorContains(outline.rings, room.label)) return room.label;
-  return last && !last.room.label ? last.label : labelPoint(outline.rings);
+  if (last && !last.room.label) return last.label;
+  // what stands in it may leave no floor
+  return outline.rings.length > 0 ? labelPoint(outline.rings) : room.at;
 }
 
 function groupByWall(openings: readonly Opening[]): Map<Id, Opening[]> {

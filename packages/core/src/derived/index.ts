@@ -1,3 +1,4 @@
+export * from './cavities';
 export * from './derive-floor';
 export * from './misclosures';
 export * from './readings';

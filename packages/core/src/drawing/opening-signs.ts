@@ -1,7 +1,6 @@
-import { type Course, type RingPoint, partOf, pointAt } from '../geometry';
+import { type Course, type RingPoint, bandAlong, partOf, pointAt } from '../geometry';
 import { type Span, clearSpan, openingSpan, swingsOf } from '../openings';
 import type { Opening } from '../plan/plan';
-import { bandAlong } from '../rooms';
 import type { Network } from '../walls';
 import type { Mark, Role } from './marks';
 

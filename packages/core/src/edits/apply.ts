@@ -1,3 +1,4 @@
+import { unsoundness } from '../document/sound-edit';
 import { Draft, Refusal } from '../plan/draft';
 import type { Id, Plan } from '../plan/plan';
 import { LONGEST_NAME } from '../plan/schema';
@@ -39,6 +40,8 @@ export type EditResult =
       readonly reason: string;
       /** The reading that stands in the way: without it the edit could be done. */
       readonly inTheWay: Id | null;
+      /** Not a rule of the house but a fault of this program: what it was. Nothing was changed. */
+      readonly fault?: string;
     };
 
 /**
@@ -52,12 +55,22 @@ export function applyEdit(plan: Plan, intent: Intent, seed: string, held: Readon
     const made = perform(draft, intent);
     if (draft.openings !== plan.openings) dropUnusedTypes(draft);
     const done = { ok: true as const, plan: draft.plan(), notes: draft.notes, made: made ?? null };
+    const fault = unsoundness(plan, done.plan);
+    if (fault !== null) return faulty(fault);
     return intent.kind === 'takeWalls' ? withOpenings(done, intent, seed) : done;
   } catch (error) {
     if (error instanceof Refusal) return { ok: false, reason: error.message, inTheWay: error.inTheWay };
-    throw error;
+    return faulty(error instanceof Error ? (error.stack ?? error.message) : String(error));
   }
 }
+
+/** What an edit returns can always be read again; where that can't be, nothing is changed, and it is said. */
+const faulty = (fault: string): EditResult => ({
+  ok: false,
+  reason: 'That could not be worked out here, so nothing was changed. Try it another way, or in two steps.',
+  inTheWay: null,
+  fault,
+});
 
 /** Doors and windows need the faces of the walls they are in: they are put in one by one, as by hand. One that does not fit is left out, and said. */
 function withOpenings(

@@ -3,19 +3,22 @@ import {
   type Point,
   type RingPoint,
   alongOf,
+  courseOf,
   cross,
   direction,
   distance,
-  footAlong,
-  lineMeeting,
   meetings,
-  courseOf,
   moved,
   offOf,
   pointAt,
+  ringContains,
 } from '../geometry';
 import type { Draft } from '../plan/draft';
 import type { Id, Wall } from '../plan/plan';
+import { networkOfFloor } from '../rooms';
+import { formatLength } from '../units';
+import { hasBody, wallBody } from '../walls';
+import { type Path, pathOf } from './path-on-walls';
 
 /** A wall that ends, or runs, this close to another is meant to meet it, mm. */
 export const BESIDE = 20;
@@ -29,68 +32,111 @@ const AT_CORNER = 20;
 interface Standing {
   readonly wall: Wall;
   readonly course: Course;
+  /** Is the point in its body, joints and all? */
+  holds(p: Point): boolean;
+}
+
+function standing(draft: Draft, floor: Id, except?: Id): Standing[] {
+  const network = networkOfFloor(draft, floor);
+  return network.walls
+    .filter(({ id }) => id !== except)
+    .map((wall) => ({
+      wall,
+      course: network.half(wall.id, true).course,
+      holds: (p) => hasBody(wall) && ringContains(wallBody(network, wall.id).ring, p),
+    }));
 }
 
 /**
- * Puts a line that was drawn by hand onto the walls it touches: a leg that runs along a wall (in its body, or
- * within 20 mm of it) goes onto that wall's line, so that the two become one wall; an end in or near a wall ends on
- * its line. What falls short of a wall by up to 20 mm is closed, and said. The wall `except` is left out of account.
+ * Puts a line that was drawn by hand onto the walls it touches. A leg that runs along a wall (in its body, or within 20 mm of it) goes onto that
+ * wall's line, so that the two become one wall; a corner in or near a wall goes onto its line, and its legs are moved sideways with it: what was
+ * drawn level stays level. Where that can't be, the corner stays where it was drawn. What falls short of a wall by up to 20 mm is closed;
+ * that, and what was moved by more, is said.
  */
-export function attachPath(
-  draft: Draft,
-  floor: Id,
-  points: readonly RingPoint[],
-  closed: boolean,
-  except?: Id,
-): RingPoint[] {
-  const walls = draft
-    .on('walls', floor)
-    .filter((wall) => wall.id !== except)
-    .map((wall): Standing => ({
-      wall,
-      course: courseOf(draft.corners[wall.start]!, draft.corners[wall.end]!, wall.bulge),
-    }));
+export function attachPath(draft: Draft, floor: Id, points: readonly RingPoint[], closed: boolean): RingPoint[] {
+  const walls = standing(draft, floor);
   if (walls.length === 0) return [...points];
-  const onLines = ontoLines(walls, points, closed);
-  return onLines.map((p, i) => {
-    const end = !closed && (i === 0 || i === points.length - 1);
-    const beside = i === 0 ? onLines[1] : onLines[i - 1];
-    const straight = i === 0 ? !onLines[0]!.bulge : !onLines[i - 1]!.bulge;
-    const caught = ontoWall(draft, walls, p, end && straight && beside ? direction(beside, p) : null);
-    return caught ? { ...p, ...caught } : p;
-  });
+  const path = pathOf(points, closed);
+  for (const leg of path.legs) {
+    const line = leg && wallAlong(walls, leg.a, leg.b);
+    if (line) path.layOn(leg, line);
+  }
+  const caught = path.corners
+    .map((p, i) => ({ i, it: nearestTo(walls, p) }))
+    .flatMap(({ i, it }) => (it ? [{ i, it }] : []))
+    .sort((one, two) => one.it.away - two.it.away);
+  for (const { i, it } of caught) bringOnto(draft, path, i, it.standing);
+  const by = path.mostMoved();
+  if (by > BESIDE) {
+    const words = formatLength(by, draft.job.units);
+    draft.notes.push(`It was drawn into a wall that is there, and was moved ${words} to stand on its line.`);
+  }
+  return path.points();
 }
 
-/** Legs that run along a wall are moved sideways onto its line; corners follow to where the legs then meet. */
-function ontoLines(walls: readonly Standing[], points: readonly RingPoint[], closed: boolean): RingPoint[] {
-  const n = points.length;
-  const legs = points.map((a, i) => {
-    const b = points[(i + 1) % n]!;
-    if (a.bulge || (i === n - 1 && !closed)) return null;
-    return { a, b, line: wallAlong(walls, a, b) };
-  });
-  if (!legs.some((leg) => leg?.line)) return [...points];
-  return points.map((p, i) => {
-    const into = i > 0 || closed ? legs[(i + n - 1) % n] : null;
-    const out = legs[i];
-    const [one, two] = [into?.line ?? null, out?.line ?? null];
-    if (!one && !two) return p;
-    const meeting = into && out ? meetingOf(into, out) : null;
-    const to = meeting ?? footOn((one ?? two)!, p);
-    return { ...p, x: to.x, y: to.y };
-  });
+/** Where the end of a wall that is dragged at `p`, from `from`, belongs: on the wall it was put in or near, else where it is. */
+export function endOnWall(draft: Draft, floor: Id, p: Point, from: Point, except: Id): Point {
+  const walls = standing(draft, floor, except);
+  const near = nearestTo(walls, p);
+  if (!near) return p;
+  const { wall, course } = near.standing;
+  const corner = cornerNear(course, p, AT_CORNER);
+  if (corner) return corner;
+  saysShort(draft, near.standing, p);
+  const ahead = straightAhead(course, p, direction(from, p), reachOf(wall));
+  return ahead ?? footOn(course, p);
 }
 
-type Leg = { readonly a: Point; readonly b: Point; readonly line: Course | null };
-
-function meetingOf(one: Leg, two: Leg): Point | null {
-  const [p, q] = [one.line ?? one, two.line ?? two];
-  return Math.abs(cross(direction(p.a, p.b), direction(q.a, q.b))) < SAME_WAY ? null : lineMeeting(p.a, p.b, q.a, q.b);
+/** One corner of the path onto a wall: to the wall's corner, else straight on along one of its legs. */
+function bringOnto(draft: Draft, path: Path, i: number, it: Standing): void {
+  const p = path.corners[i]!;
+  const { wall, course } = it;
+  const reach = reachOf(wall);
+  const along = alongOf(course, p);
+  const beyond = along < 0 || along > course.length;
+  const corner = cornerNear(course, p, beyond ? 1.5 * reach : AT_CORNER);
+  if (corner && path.bring(i, corner, reach)) return;
+  const legs = path.legsAt(i);
+  const ways = legs
+    .flatMap((leg) => {
+      const ahead = straightAhead(course, p, direction(leg.a, leg.b), reach);
+      return ahead ? [ahead] : [];
+    })
+    .sort((one, two) => distance(one, p) - distance(two, p));
+  const foot = footOn(course, p);
+  for (const way of [...ways, foot]) {
+    if (distance(way, p) < 1e-9) return;
+    const near = cornerNear(course, way, 2);
+    if (!path.bring(i, near ?? way, reach)) continue;
+    if (path.isEnd(i)) saysShort(draft, it, p);
+    return;
+  }
 }
 
-function footOn(line: Course, p: Point): Point {
-  const k = footAlong(line.a, line.b, p);
-  return { x: line.a.x + k * (line.b.x - line.a.x), y: line.a.y + k * (line.b.y - line.a.y) };
+const reachOf = (wall: Wall): number => Math.max(wall.left, wall.right) + BESIDE;
+
+/** Outside of a wall's body by more than a hair: it was meant to end on it, and did not. */
+function saysShort(draft: Draft, it: Standing, p: Point): void {
+  const short = outsideOf(it, p);
+  if (short > 1) draft.notes.push(`It ended ${Math.round(short)} mm short of a wall and was closed.`);
+}
+
+const cornerNear = ({ a, b }: Course, p: Point, within: number): Point | null =>
+  [a, b].filter((corner) => distance(corner, p) <= within).sort((c, d) => distance(c, p) - distance(d, p))[0] ?? null;
+
+const footOn = (course: Course, p: Point): Point =>
+  pointAt(course, Math.min(course.length, Math.max(0, alongOf(course, p))));
+
+/** Where a course is met going on or back from p; null where it is not met nearby. */
+function straightAhead(course: Course, p: Point, heading: Point, reach: number): Point | null {
+  return (
+    meetings(courseOf(p, moved(p, heading, 1000)), course)
+      .filter((q) => {
+        const along = alongOf(course, q);
+        return distance(p, q) < 2 * reach && along > -1 && along < course.length + 1;
+      })
+      .sort((q, r) => distance(p, q) - distance(p, r))[0] ?? null
+  );
 }
 
 /** The line of the straight wall that a leg from a to b runs along; the nearest where there are several. */
@@ -110,35 +156,25 @@ function wallAlong(walls: readonly Standing[], a: Point, b: Point): Course | nul
   return best?.course ?? null;
 }
 
-/** Where a point in or near a wall belongs on its line: at its corner, else straight on in the direction it was drawn, else square. */
-function ontoWall(draft: Draft, walls: readonly Standing[], p: Point, heading: Point | null): Point | null {
-  let best: { it: Standing; outside: number } | null = null;
+/** How far a point is out of the body of a wall, mm: 0 in it and at its joints. */
+function outsideOf({ wall, course, holds }: Standing, p: Point): number {
+  const along = alongOf(course, p);
+  const past = Math.max(-along, along - course.length, 0);
+  const off = offOf(course, p);
+  if (wall.kind === 'chalk') return Math.max(Math.abs(off), past);
+  const outside = Math.max(off - wall.right, -wall.left - off, past > BESIDE ? past : 0, 0);
+  return outside > 0 && holds(p) ? 0 : outside;
+}
+
+/** The wall that a point is in, or within 20 mm of; where there are several the one whose line is nearest. */
+function nearestTo(walls: readonly Standing[], p: Point): { standing: Standing; away: number } | null {
+  let best: { standing: Standing; away: number; outside: number } | null = null;
   for (const it of walls) {
-    const { wall, course } = it;
-    const along = alongOf(course, p);
-    const past = Math.max(-along, along - course.length, 0);
-    if (past > Math.max(wall.left, wall.right, AT_CORNER)) continue;
-    const off = offOf(course, p);
-    const outside = Math.max(off - wall.right, -wall.left - off, past > BESIDE ? past : 0, 0);
-    if (wall.kind === 'chalk' ? Math.abs(off) > BESIDE : outside > BESIDE) continue;
-    if (!best || outside < best.outside) best = { it, outside };
+    const outside = outsideOf(it, p);
+    if (outside > BESIDE) continue;
+    const away = distance(p, footOn(it.course, p));
+    if (!best || outside < best.outside || (outside === best.outside && away < best.away))
+      best = { standing: it, away, outside };
   }
-  if (!best) return null;
-  const { wall, course } = best.it;
-  const reach = Math.max(wall.left, wall.right) + BESIDE;
-  for (const corner of [course.a, course.b]) if (distance(corner, p) <= AT_CORNER) return corner;
-  if (best.outside > 1 && heading) {
-    draft.notes.push(`It ended ${Math.round(best.outside)} mm short of a wall and was closed.`);
-  }
-  const foot = pointAt(course, Math.min(course.length, Math.max(0, alongOf(course, p))));
-  if (!heading) return foot;
-  // on or back along the way it was drawn
-  const ahead = meetings(courseOf(p, moved(p, heading, 1000)), course)
-    .filter((q) => {
-      const along = alongOf(course, q);
-      return distance(p, q) < 2 * reach && along > -1 && along < course.length + 1;
-    })
-    .sort((q, r) => distance(p, q) - distance(p, r))[0];
-  const near = ahead && [course.a, course.b].find((corner) => distance(corner, ahead) < 2);
-  return near ?? ahead ?? foot;
+  return best;
 }

@@ -2,7 +2,7 @@ import { type Course, type Point, alongOf, pointAt } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
 import type { Corner, Id } from '../plan/plan';
 import { networkBefore } from '../rooms';
-import { attachPath } from './attach';
+import { endOnWall } from './attach';
 import { join } from './heal';
 import type { Intent } from './intent';
 import { requireFace } from './require';
@@ -15,10 +15,8 @@ export function moveCorner(draft: Draft, { floor, corner: id, to }: Extract<Inte
   if (!star) throw new Refusal('That corner is no longer there.');
   const open = star.around.length === 1;
   // an open end put near another wall ends on it
-  const [end] = open
-    ? attachPath(draft, floor, [to, draft.corners[star.around[0]!.to]!], false, star.around[0]!.wall.id)
-    : [to];
-  draft.moveCorner(id, end!);
+  const [own] = star.around;
+  draft.moveCorner(id, open ? endOnWall(draft, floor, to, draft.corners[own!.to]!, own!.wall.id) : to);
   const changed = star.around.map((half) => half.wall.id);
   settle(draft, floor, { changed, keepRooms: !open });
 }

@@ -1,13 +1,14 @@
 import { distance } from '../geometry';
 import { sumsOfGaps } from '../openings';
-import { isPlanar } from '../plan/check';
+import { isPlanar } from '../document/planar';
 import { type Draft, Refusal } from '../plan/draft';
 import { type Id, type Reading, type Wall, placeOfReading } from '../plan/plan';
 import { networkBefore, networkOfFloor, reconcileKinds, reconcileRooms } from '../rooms';
 import { MISCLOSURE, type Adjustment, adjust, deviationOf, misclosuresOf, valueInWords, valueOnPlan } from '../trueup';
 import { formatLength } from '../units';
 import { dropLostGaps, placeByGaps } from './place-by-gaps';
-import { type Network, dropLooseCorners, isStillThere, networkOf, planarise } from '../walls';
+import { sayMisfits } from './say-misfits';
+import { type Network, anchorAgain, dropLooseCorners, isStillThere, networkOf, planarise } from '../walls';
 
 /** How far a taped length may drift before it counts as changed, mm. */
 const DRIFT = 0.5;
@@ -32,8 +33,9 @@ export interface Settling {
  * readings hold (or the floor is fitted to them), openings stand where they were read. Refuses when that can't be.
  */
 export function settle(draft: Draft, floor: Id, how: Settling): void {
-  if (how.changed) planarise(draft, floor, how.changed);
+  const places = how.changed && planarise(draft, floor, how.changed);
   reconcileKinds(draft, floor);
+  if (places) anchorAgain(draft, floor, places);
   let fitted = how.adjust !== undefined;
   if (how.adjust) fitToReadings(draft, floor, how.adjust.stay);
   else if (!how.keepRooms && driftedReading(draft, floor)) {
@@ -52,6 +54,7 @@ export function settle(draft: Draft, floor: Id, how: Settling): void {
     requireReadings(draft, how.loosened ?? []);
   }
   requireSound(draft, floor, fitted);
+  if (how.changed || how.adjust) sayMisfits(draft, floor);
 }
 
 function requireSound(draft: Draft, floor: Id, fitted: boolean): void {

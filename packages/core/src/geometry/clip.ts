@@ -7,14 +7,48 @@ import {
   intersect as clipIntersect,
   union as clipUnion,
 } from 'clipper2-ts';
+import { orient2d } from 'robust-predicates';
 import { type Ring, flattened, signedArea } from './polygon';
 
 /** Rings are cut on a grid of 1/10 000 mm: integers keep the library exact. */
 const GRID = 1e4;
 
-const toGrid = (rings: readonly Ring[]) =>
-  rings.map((ring) => flattened(ring).map((p) => ({ x: Math.round(p.x * GRID), y: Math.round(p.y * GRID) })));
-const fromGrid = (paths: { x: number; y: number }[][]): Ring[] =>
+interface GridPoint {
+  readonly x: number;
+  readonly y: number;
+}
+
+const toGrid = (rings: readonly Ring[]): GridPoint[][] =>
+  rings.flatMap((ring) => {
+    const path = tidied(flattened(ring).map((p) => ({ x: Math.round(p.x * GRID), y: Math.round(p.y * GRID) })));
+    return path.length < 3 ? [] : [path];
+  });
+
+/**
+ * Without points that turn no corner, as where an outline runs out along a line and back on it: given such a path the library takes the
+ * wrong side, or does not come to an end.
+ */
+function tidied(path: readonly GridPoint[]): GridPoint[] {
+  const kept: GridPoint[] = [];
+  for (const p of path) {
+    kept.push(p);
+    while (kept.length > 2 && isFlat(kept.at(-3)!, kept.at(-2)!, kept.at(-1)!)) kept.splice(-2, 1);
+    if (kept.length > 1 && isSame(kept.at(-2)!, kept.at(-1)!)) kept.pop();
+  }
+  // and where the end meets the beginning
+  for (let n = kept.length; n > 2; n = kept.length) {
+    if (isFlat(kept[n - 2]!, kept[n - 1]!, kept[0]!)) kept.pop();
+    else if (isFlat(kept[n - 1]!, kept[0]!, kept[1]!)) kept.shift();
+    else break;
+  }
+  return kept;
+}
+
+const isSame = (a: GridPoint, b: GridPoint): boolean => a.x === b.x && a.y === b.y;
+/** Exact predicate (Shewchuk, by library). */
+const isFlat = (a: GridPoint, b: GridPoint, c: GridPoint): boolean => orient2d(a.x, a.y, b.x, b.y, c.x, c.y) === 0;
+
+const fromGrid = (paths: GridPoint[][]): Ring[] =>
   paths.map((path) => path.map((p) => ({ x: p.x / GRID, y: p.y / GRID })));
 
 /** Everything covered by any of the rings. Outer rings come back clockwise (positive), holes negative. mm in, mm out. */

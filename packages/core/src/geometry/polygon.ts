@@ -1,6 +1,6 @@
 import { arcOf, edgeLength, flattenEdge, segmentArea, shareOfArc } from './arc';
 import { properCrossing, side } from './segment';
-import { type Point, distance } from './point';
+import { type Point, cross, distance, dot, subtract } from './point';
 
 /** A point of an outline. With a bulge, the edge from it to the next is an arc (see Arc). */
 export interface RingPoint extends Point {
@@ -71,6 +71,29 @@ export function flattened(ring: Ring): Ring {
     flat.set(ring, made);
   }
   return made;
+}
+
+/** Below this, mm², three points turn no corner. */
+const FLAT = 1e-6;
+
+/** The ring without points that double another or run out and straight back, as where a face lies on the wall's line. */
+export function withoutSpikes(ring: Ring): Ring {
+  const kept: RingPoint[] = ring.map(({ x, y, bulge }) => (bulge ? { x, y, bulge } : { x, y }));
+  for (let i = 0; i < kept.length && kept.length > 3;) {
+    const before = kept[(i + kept.length - 1) % kept.length]!;
+    const at = kept[i]!;
+    const after = kept[(i + 1) % kept.length]!;
+    const out = subtract(at, before);
+    const on = subtract(after, at);
+    const curved = before.bulge ?? at.bulge;
+    const spike = !curved && Math.abs(cross(out, on)) < FLAT && dot(out, on) <= 0;
+    if (!spike) i += 1;
+    else {
+      kept.splice(i, 1);
+      i = Math.max(0, i - 1);
+    }
+  }
+  return kept;
 }
 
 /** The same outline walked the other way. */

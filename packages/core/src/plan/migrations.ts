@@ -42,6 +42,8 @@ const STEPS: Record<number, (plan: Loose) => Loose> = {
   5: (plan) => ({ ...plan, schema: 6, gaps: {}, ...typed(plan['openings']) }),
   // pictures lie under the plan
   6: (plan) => ({ ...plan, schema: 7, underlays: {} }),
+  // every room has a floor: seen to when it is read (`onTheirFloors`)
+  7: (plan) => ({ ...plan, schema: 8 }),
 };
 
 /** In the order they were made, by floor and kind. */
@@ -95,7 +97,8 @@ function withPartyThickness(job: unknown): unknown {
 export function migrated(input: unknown): unknown {
   let plan = input;
   while (isObject(plan)) {
-    const step = STEPS[plan['schema'] as number];
+    const { schema } = plan;
+    const step = Number.isInteger(schema) ? STEPS[schema as number] : undefined;
     if (!step) return plan;
     plan = step(plan);
   }

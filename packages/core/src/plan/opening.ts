@@ -32,6 +32,9 @@ const isOf = (forms: readonly OpeningForm[], form: OpeningForm): boolean => form
 export const kindOfForm = (form: OpeningForm): OpeningKind =>
   isOf(DOORS, form) ? 'door' : isOf(WINDOWS, form) ? 'window' : 'opening';
 
+/** “a door”, “an opening”. */
+export const withArticle = (kind: OpeningKind): string => (kind === 'opening' ? 'an opening' : `a ${kind}`);
+
 /** What openings of one type have in common. mm. */
 export interface OpeningSpec {
   readonly form: OpeningForm;

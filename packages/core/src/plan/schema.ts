@@ -1,7 +1,5 @@
 import { z } from 'zod';
-import { problemsOf } from './check';
-import { migrated } from './migrations';
-import { INSTRUMENTS, OPENING_FORMS, type Plan, READING_KINDS, ROOM_COLOURS, SCHEMA_VERSION } from './plan';
+import { INSTRUMENTS, OPENING_FORMS, READING_KINDS, ROOM_COLOURS, SCHEMA_VERSION } from './plan';
 
 /** Longest name or address that is kept; more than this is a paste gone wrong. */
 export const LONGEST_NAME = 120;
@@ -11,7 +9,8 @@ const id = z
   .string()
   .min(1)
   .max(64)
-  .regex(/^[\w.:-]+$/, 'An id has letters, digits and dashes only.');
+  .regex(/^[\w.:-]+$/, 'An id has letters, digits and dashes only.')
+  .refine((value) => !(value in Object.prototype), 'An id can’t be a word that every object knows.');
 /** Anything a house can measure: up to a kilometre, mm. */
 const millimetres = z.number().min(0).max(1e6);
 /** A wall bends to a little more than a half circle at most. */
@@ -125,146 +124,111 @@ const underlaySchema = z.object({
   order: z.int().min(0).max(10_000),
 });
 
-export const planSchema = z
-  .object({
-    schema: z.literal(SCHEMA_VERSION),
-    job: jobDetailsSchema,
-    floors: collection(z.object({ id, name: name('A floor name'), level: z.int() })),
-    corners: collection(z.object({ id, floor: id, x: coordinate, y: coordinate, pinned: z.boolean().optional() })),
-    walls: collection(
-      z.object({
-        id,
-        floor: id,
-        start: id,
-        end: id,
-        bulge: z.number().min(-MOST_BULGE).max(MOST_BULGE),
-        left: millimetres,
-        right: millimetres,
-        kind: z.enum(['external', 'internal', 'party', 'chalk']),
-        typed: z.boolean(),
-      }),
-    ),
-    types: collection(openingSpecSchema.extend({ id, name: name('The name of a type') })),
-    openings: collection(
-      z.object({
-        id,
-        wall: id,
-        type: id,
-        number: z.int().min(1).max(9999),
-        anchor: z.enum(['start', 'end']),
-        side: z.enum(['left', 'right']),
-        offset: coordinate,
-        hinge: z.enum(['start', 'end']),
-        swing: z.enum(['left', 'right']),
-        ownSill: millimetres.nullable(),
-        note: z.string().max(LONGEST_NOTE),
-      }),
-    ),
-    solids: collection(
-      z.object({
-        id,
-        floor: id,
-        kind: z.enum(['column', 'pier', 'chimney breast']),
-        shape: z.enum(['rectangle', 'round']),
-        width: millimetres.positive(),
-        depth: millimetres.positive(),
-        stand: z.discriminatedUnion('kind', [
-          z.object({ kind: z.literal('free'), x: coordinate, y: coordinate, turn: z.number().min(-360).max(360) }),
-          z.object({
-            kind: z.literal('wall'),
-            wall: id,
-            anchor: z.enum(['start', 'end']),
-            side: z.enum(['left', 'right']),
-            offset: coordinate,
-          }),
-        ]),
-      }),
-    ),
-    rooms: collection(
-      z.object({
-        id,
-        floor: id,
-        name: name('A room name'),
-        ceilingHeight: millimetres.positive().nullable(),
-        at: z.object({ x: coordinate, y: coordinate }),
-        label: z.object({ x: coordinate, y: coordinate }).nullable(),
-        colour: z.enum(ROOM_COLOURS).nullable(),
-      }),
-    ),
-    readings: collection(
-      z.object({
-        id,
-        floor: id,
-        kind: z.enum(READING_KINDS),
-        face: z.enum(['inside', 'outside', 'centre']),
-        from: id,
-        to: id,
-        via: z.array(id).max(2).readonly(),
-        ...valueRead,
-        note: z.string().max(LONGEST_NOTE),
-        held: z.boolean(),
-        spread: z.boolean(),
-        history,
-      }),
-    ),
-    heights: collection(
-      z.object({
-        id,
-        floor: id,
-        room: id,
-        at: z.object({ x: coordinate, y: coordinate }).nullable(),
-        ...valueRead,
-        note: z.string().max(LONGEST_NOTE),
-        history,
-      }),
-    ),
-    gaps: collection(
-      z.object({
-        id,
-        floor: id,
-        from: id,
-        to: id,
-        a: mark,
-        b: mark,
-        ...valueRead,
-        note: z.string().max(LONGEST_NOTE),
-        history,
-      }),
-    ),
-    underlays: collection(underlaySchema),
-  })
-  .superRefine((plan, context) => {
-    for (const [name, entities] of Object.entries(plan)) {
-      if (name === 'job' || name === 'schema') continue;
-      for (const [key, entity] of Object.entries(entities as Record<string, { id: string }>)) {
-        if (entity.id !== key)
-          context.addIssue({
-            code: 'custom',
-            path: [name, key],
-            message: 'An entity is filed under another id than its own.',
-          });
-      }
-    }
-    for (const message of problemsOf(plan as Plan)) context.addIssue({ code: 'custom', path: ['walls'], message });
-  });
-
-export type PlanRead = { ok: true; plan: Plan } | { ok: false; reason: string };
-
-/**
- * Reads a plan from outside: a stored document, a request. Documents of older versions are brought up to date
- * step by step; one of a newer version, or one that is not a sound plan, is refused with where and why.
- */
-export function readPlan(input: unknown): PlanRead {
-  const version = typeof input === 'object' && input !== null && 'schema' in input ? input.schema : undefined;
-  if (typeof version === 'number' && version > SCHEMA_VERSION) {
-    return {
-      ok: false,
-      reason: `This plan was made by a newer Velvet Tape (version ${version} of the document; this one reads up to ${SCHEMA_VERSION}). Update the application to open it.`,
-    };
-  }
-  const result = planSchema.safeParse(migrated(input));
-  if (result.success) return { ok: true, plan: result.data as Plan };
-  const issue = result.error.issues[0]!;
-  const where = issue.path.join(' › ');
-  return { ok: false, reason: `This is not a sound plan${where ? ` (${where})` : ''}: ${issue.message}` };
-}
+/** What a plan is made of; whether its parts agree is for `planSchema` of the document. */
+export const planShape = z.object({
+  schema: z.literal(SCHEMA_VERSION),
+  job: jobDetailsSchema,
+  floors: collection(z.object({ id, name: name('A floor name'), level: z.int() })),
+  corners: collection(z.object({ id, floor: id, x: coordinate, y: coordinate, pinned: z.boolean().optional() })),
+  walls: collection(
+    z.object({
+      id,
+      floor: id,
+      start: id,
+      end: id,
+      bulge: z.number().min(-MOST_BULGE).max(MOST_BULGE),
+      left: millimetres,
+      right: millimetres,
+      kind: z.enum(['external', 'internal', 'party', 'chalk']),
+      typed: z.boolean(),
+    }),
+  ),
+  types: collection(openingSpecSchema.extend({ id, name: name('The name of a type') })),
+  openings: collection(
+    z.object({
+      id,
+      wall: id,
+      type: id,
+      number: z.int().min(1).max(9999),
+      anchor: z.enum(['start', 'end']),
+      side: z.enum(['left', 'right']),
+      offset: coordinate,
+      hinge: z.enum(['start', 'end']),
+      swing: z.enum(['left', 'right']),
+      ownSill: millimetres.nullable(),
+      note: z.string().max(LONGEST_NOTE),
+    }),
+  ),
+  solids: collection(
+    z.object({
+      id,
+      floor: id,
+      kind: z.enum(['column', 'pier', 'chimney breast']),
+      shape: z.enum(['rectangle', 'round']),
+      width: millimetres.positive(),
+      depth: millimetres.positive(),
+      stand: z.discriminatedUnion('kind', [
+        z.object({ kind: z.literal('free'), x: coordinate, y: coordinate, turn: z.number().min(-360).max(360) }),
+        z.object({
+          kind: z.literal('wall'),
+          wall: id,
+          anchor: z.enum(['start', 'end']),
+          side: z.enum(['left', 'right']),
+          offset: coordinate,
+        }),
+      ]),
+    }),
+  ),
+  rooms: collection(
+    z.object({
+      id,
+      floor: id,
+      name: name('A room name'),
+      ceilingHeight: millimetres.positive().nullable(),
+      at: z.object({ x: coordinate, y: coordinate }),
+      label: z.object({ x: coordinate, y: coordinate }).nullable(),
+      colour: z.enum(ROOM_COLOURS).nullable(),
+    }),
+  ),
+  readings: collection(
+    z.object({
+      id,
+      floor: id,
+      kind: z.enum(READING_KINDS),
+      face: z.enum(['inside', 'outside', 'centre']),
+      from: id,
+      to: id,
+      via: z.array(id).max(2).readonly(),
+      ...valueRead,
+      note: z.string().max(LONGEST_NOTE),
+      held: z.boolean(),
+      spread: z.boolean(),
+      history,
+    }),
+  ),
+  heights: collection(
+    z.object({
+      id,
+      floor: id,
+      room: id,
+      at: z.object({ x: coordinate, y: coordinate }).nullable(),
+      ...valueRead,
+      note: z.string().max(LONGEST_NOTE),
+      history,
+    }),
+  ),
+  gaps: collection(
+    z.object({
+      id,
+      floor: id,
+      from: id,
+      to: id,
+      a: mark,
+      b: mark,
+      ...valueRead,
+      note: z.string().max(LONGEST_NOTE),
+      history,
+    }),
+  ),
+  underlays: collection(underlaySchema),
+});

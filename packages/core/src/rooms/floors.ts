@@ -3,20 +3,26 @@ import {
   type Box,
   type Point,
   type Ring,
-  boxAround,
   difference,
+  distance,
+  distanceToCourse,
   flattened,
   inset,
+  middle,
+  piecesOf,
   properCrossing,
+  ringLength,
   ringsArea,
   ringsBox,
 } from '../geometry';
 import { type Face, type Network, type WallBody, bodiesOf, facesOf } from '../walls';
-import { floorContains } from './label-point';
-import { type RoomOutline, roomOutline } from './room-outline';
+import { floorContains, widest } from './label-point';
+import { type FaceRun, type RoomOutline, roomOutline } from './room-outline';
 
-/** A face with less floor than this is solid wall, not a room: 0.05 m², mm². */
+/** A face with less floor than this is no room: 0.05 m², mm². */
 export const LEAST_FLOOR = 50_000;
+/** What is nowhere wider than this is a gap between walls, not a floor, mm. */
+export const NARROWEST_FLOOR = 100;
 
 /** Faces closer than this touch, mm. */
 const TOUCH = 0.2;
@@ -32,7 +38,8 @@ const remembered = new WeakMap<Network, readonly RoomFloor[]>();
 
 /**
  * The floors enclosed by walls. Where a wall of one room is drawn so close to another room that its body reaches
- * over, the wall is solid and the floor stops at it. What is left with hardly any floor is not a room.
+ * over, the wall is solid and the floor stops at it. Where that parts a floor, its pieces are floors of their own. A piece with hardly any floor, or
+ * nowhere as wide as a person's foot, is not a room but a gap between walls (`cavitiesOf`).
  */
 export function floorsOf(network: Network): readonly RoomFloor[] {
   let floors = remembered.get(network);
@@ -42,10 +49,54 @@ export function floorsOf(network: Network): readonly RoomFloor[] {
 
 function findFloors(network: Network): RoomFloor[] {
   const near = bodiesNear(network);
-  return facesOf(network)
-    .map((face) => ({ face, outline: cleared(roomOutline(network, face), near) }))
-    .filter(({ outline }) => outline.area >= LEAST_FLOOR)
-    .map(({ face, outline }) => ({ face, outline, box: outlineBox(outline)! }));
+  return facesOf(network).flatMap((face) =>
+    piecesOfOutline(cleared(roomOutline(network, face), near))
+      .filter(isFloor)
+      .map((outline) => ({ face, outline, box: outlineBox(outline)! })),
+  );
+}
+
+const pieces = new WeakMap<RoomOutline, readonly RoomOutline[]>();
+
+/** The connected pieces of an outline, the largest first, which keeps all its faces; the others have those they touch. */
+function piecesOfOutline(outline: RoomOutline): readonly RoomOutline[] {
+  let found = pieces.get(outline);
+  if (!found) {
+    const parts = piecesOf(outline.rings);
+    found =
+      parts.length === 1
+        ? [outline]
+        : parts.map((rings, i): RoomOutline => {
+            const runs = i === 0 ? outline.runs : outline.runs.filter((run) => touches(run, rings));
+            return { rings, runs, area: ringsArea(rings) };
+          });
+    pieces.set(outline, found);
+  }
+  return found;
+}
+
+/** Does some edge of the rings lie along the face? */
+const touches = ({ course }: FaceRun, rings: readonly Ring[]): boolean =>
+  rings.some((ring) =>
+    flattened(ring).some((a, i, all) => {
+      const b = all[(i + 1) % all.length]!;
+      return distance(a, b) > 1 && distanceToCourse(course, middle(a, b)) < TOUCH;
+    }),
+  );
+
+const sorts = new WeakMap<RoomOutline, boolean>();
+
+function isFloor(outline: RoomOutline): boolean {
+  let is = sorts.get(outline);
+  if (is === undefined) {
+    const { rings, area } = outline;
+    const length = rings.reduce((sum, ring) => sum + ringLength(ring), 0);
+    // no region is farther from its edges everywhere than area / length (Minkowski sums; from memory)
+    is =
+      area >= LEAST_FLOOR && (2 * area >= NARROWEST_FLOOR * length || 2 * widest(rings, 5).radius >= NARROWEST_FLOOR);
+    sorts.set(outline, is);
+  }
+  return is;
 }
 
 /** An outline comes with the bodies it was last held against: the same again need no looking. */
@@ -90,7 +141,7 @@ function bodiesNear(network: Network): (box: Box) => WallBody[] {
 }
 
 interface Core {
-  readonly ring: Ring;
+  readonly rings: readonly Ring[];
   readonly box: Box;
 }
 
@@ -100,8 +151,8 @@ const cores = new WeakMap<WallBody, Core>();
 function coreOf(body: WallBody): Core {
   let core = cores.get(body);
   if (!core) {
-    const ring = isConvex(body.ring) ? shrunk(body.ring) : (inset([body.ring], TOUCH)[0] ?? []);
-    cores.set(body, (core = { ring, box: boxAround(ring) ?? NOWHERE }));
+    const rings = isConvex(body.ring) ? [shrunk(body.ring)] : inset([body.ring], TOUCH);
+    cores.set(body, (core = { rings, box: ringsBox(rings) ?? NOWHERE }));
   }
   return core;
 }
@@ -125,23 +176,24 @@ function shrunk(ring: Ring): Ring {
   return ring.map((p) => ({ x: inward(p.x, centre.x), y: inward(p.y, centre.y) }));
 }
 
-function reachesOver({ ring: body }: Core, outline: readonly Ring[]): boolean {
+function reachesOver({ rings: body, box }: Core, outline: readonly Ring[]): boolean {
   const rings = outline.map(flattened);
-  if (body.some((p) => floorContains(rings, p))) return true;
+  if (body.some((ring) => ring.some((p) => floorContains(rings, p)))) return true;
   return rings.some((ring) =>
     ring.some((a, i) => {
+      if (isIn(box, a) && floorContains(body, a)) return true;
       const b = ring[(i + 1) % ring.length]!;
-      return body.some((c, j) => properCrossing(a, b, c, body[(j + 1) % body.length]!));
+      return body.some((core) => core.some((c, j) => properCrossing(a, b, c, core[(j + 1) % core.length]!)));
     }),
   );
 }
 
+const isIn = (box: Box, { x, y }: Point): boolean => x >= box.minX && x <= box.maxX && y >= box.minY && y <= box.maxY;
+
 /** The floor that a point lies on. */
 export function floorAt(floors: readonly RoomFloor[], { x, y }: Point): RoomFloor | undefined {
   for (const floor of floors) {
-    const { box } = floor;
-    if (x < box.minX || x > box.maxX || y < box.minY || y > box.maxY) continue;
-    if (floorContains(floor.outline.rings, { x, y })) return floor;
+    if (isIn(floor.box, { x, y }) && floorContains(floor.outline.rings, { x, y })) return floor;
   }
   return undefined;
 }

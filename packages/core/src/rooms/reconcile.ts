@@ -1,4 +1,4 @@
-import { type Ring, intersection, ringsArea } from '../geometry';
+import { type Ring, intersection, ringContains, ringsArea } from '../geometry';
 import type { Draft } from '../plan/draft';
 import { wallsOf } from '../plan/plan';
 import type { Collection, Id, Room, Wall } from '../plan/plan';
@@ -51,8 +51,9 @@ export function reconcileRooms(draft: Draft, floor: Id): void {
         const shared = before
           ? ringsArea(intersection([cornerRingOf(f)], [before.ring]))
           : floorContains(f.outline.rings, room.at)
-            ? 1
-            : 0;
+            ? 2
+            : // it lost its floor to a gap between walls
+              Number(ringContains(cornerRing(networkOfFloor(draft, floor), f.face.outline), room.at));
         return { f, room, shared };
       }),
     )

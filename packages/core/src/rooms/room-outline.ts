@@ -3,16 +3,17 @@ import {
   type Point,
   type Ring,
   type RingPoint,
+  bandAlong,
   courseOf,
   difference,
   direction,
   dot,
   isSimple,
-  pointAt,
   partOf,
   reversedRing,
   ringsArea,
   signedArea,
+  withoutSpikes,
 } from '../geometry';
 import type { Id } from '../plan/plan';
 import {
@@ -80,7 +81,7 @@ const sameWalk = (a: readonly HalfWall[], b: readonly HalfWall[]): boolean =>
 
 function outlineOf(network: Network, loops: readonly Loop[]): RoomOutline {
   const runs = loops.flatMap(runsOf);
-  const rings = loops.map(innerRing);
+  const rings = loops.map((loop) => withoutSpikes(innerRing(loop)));
   const sound = loops.every(facesRunForward) && rings.every(isSimple) && signedArea(rings[0]!) > 0;
   const floor = sound ? rings : withoutBodies(network, loops);
   return { rings: floor, runs, area: Math.max(0, ringsArea(floor)) };
@@ -111,15 +112,6 @@ function withoutBodies(network: Network, loops: readonly Loop[]): Ring[] {
   );
   const free = loops.slice(1).map((loop) => reversedRing(cornerRing(network, loop)));
   return difference([cornerRing(network, loops[0]!)], [...bodies, ...free]);
-}
-
-/** The band that reaches `left` and `right` mm from a course, square at its ends; clockwise. */
-export function bandAlong(course: Course, left: number, right: number): Ring {
-  const at = (along: number, off: number) => pointAt(course, along, off);
-  const { length, bulge } = course;
-  const bow = bulge !== 0 && { bulge };
-  const back = bulge !== 0 && { bulge: -bulge };
-  return [{ ...at(0, -left), ...bow }, at(length, -left), { ...at(length, right), ...back }, at(0, right)];
 }
 
 function runsOf(loop: Loop): FaceRun[] {

@@ -1,8 +1,7 @@
 import { type DerivedFloor, type DerivedRoom } from '../derived';
-import { type Ring, difference, intersection, partOf, ringsArea } from '../geometry';
+import { type Ring, bandAlong, difference, intersection, partOf, ringsArea } from '../geometry';
 import { labelOf, leafWidth, misfitsOf, openingSpan, sweptBy, swingsOf } from '../openings';
 import type { Id, Units } from '../plan/plan';
-import { bandAlong } from '../rooms';
 import { formatArea, formatLength, likelier } from '../units';
 import { type ScheduleLine, openingSchedule } from './schedule';
 

@@ -3,3 +3,4 @@ export * from './network';
 export * from './faces';
 export * from './outline';
 export * from './planarise';
+export * from './standing';

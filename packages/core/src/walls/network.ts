@@ -284,9 +284,10 @@ function joint(at: Point, first: HalfWall, next: HalfWall): Joint {
   if (cos < 0 && Math.abs(sin) < (flush ? 1e-9 : IN_LINE)) return flush ? [right] : [right, left];
   if (cos > 0 && Math.abs(sin) < 1e-9) return [right, left];
   const along = (next.left + first.right * cos) / sin;
-  const outside = sin < 0;
-  if (outside && Math.hypot(along, first.right) > MITRE_LIMIT * Math.max(first.right, next.left)) {
-    return first.right + next.left < 1e-9 ? [{ x: at.x, y: at.y }] : [right, left];
+  if (Math.hypot(along, first.right) > MITRE_LIMIT * Math.max(first.right, next.left)) {
+    // inside, faces meet as far along as they do, but not beyond the ends of their walls
+    const within = along <= first.course.length && (first.right + next.left * cos) / sin <= next.course.length;
+    if (sin < 0 || !within) return first.right + next.left < 1e-9 ? [{ x: at.x, y: at.y }] : [right, left];
   }
   return [moved(right, first.d, along)];
 }

@@ -1,4 +1,14 @@
-import { type Course, type Point, type Ring, type RingPoint, cross, dot, shareOfArc, subtract } from '../geometry';
+import {
+  type Course,
+  type Point,
+  type Ring,
+  type RingPoint,
+  bandAlong,
+  isSimple,
+  shareOfArc,
+  signedArea,
+  withoutSpikes,
+} from '../geometry';
 import type { Id, Wall } from '../plan/plan';
 import { type Joint, type Network, jointsBeside } from './network';
 
@@ -33,7 +43,9 @@ export function wallBody(network: Network, id: Id): WallBody {
     bowed(back.course, rightFace[0]!, rightFace[1]!),
     ...rightFace.slice(1),
   ]);
-  const body = { wall: there.wall, ring };
+  // a wall shorter than its neighbours are thick has faces that cross: its body ends square
+  const sound = signedArea(ring) > 0 && isSimple(ring);
+  const body = { wall: there.wall, ring: sound ? ring : bandAlong(there.course, there.left, there.right) };
   remembered.set(there.wall, { joints, body });
   return body;
 }
@@ -44,29 +56,6 @@ export function bowed(course: Course, p: Point, q: Point): RingPoint {
   if (!arc) return p;
   const sweep = arc.sweep * (shareOfArc(arc, q) - shareOfArc(arc, p));
   return { x: p.x, y: p.y, bulge: Math.tan(sweep / 4) };
-}
-
-/** Below this, mm², three points turn no corner. */
-const FLAT = 1e-6;
-
-/** The ring without points that double another or run out and straight back, as where a face lies on the wall's line. */
-function withoutSpikes(ring: Ring): Ring {
-  const kept: RingPoint[] = ring.map(({ x, y, bulge }) => (bulge ? { x, y, bulge } : { x, y }));
-  for (let i = 0; i < kept.length && kept.length > 3;) {
-    const before = kept[(i + kept.length - 1) % kept.length]!;
-    const at = kept[i]!;
-    const after = kept[(i + 1) % kept.length]!;
-    const out = subtract(at, before);
-    const on = subtract(after, at);
-    const curved = before.bulge ?? at.bulge;
-    const spike = !curved && Math.abs(cross(out, on)) < FLAT && dot(out, on) <= 0;
-    if (!spike) i += 1;
-    else {
-      kept.splice(i, 1);
-      i = Math.max(0, i - 1);
-    }
-  }
-  return kept;
 }
 
 export const hasBody = (wall: Wall): boolean => wall.left + wall.right > 0;

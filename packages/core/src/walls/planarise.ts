@@ -1,18 +1,10 @@
-import {
-  type Course,
-  alongOf,
-  courseBox,
-  crossingsOf,
-  distance,
-  distanceToCourse,
-  partOf,
-  stretchAt,
-} from '../geometry';
+import { type Course, alongOf, courseBox, crossingsOf, distance, distanceToCourse, partOf } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
-import { type Corner, type Id, type Opening, type Solid, type Wall, type WallSide, withCorners } from '../plan/plan';
+import { type Corner, type Id, type Opening, type Wall, withArticle, withCorners } from '../plan/plan';
 import { wallCourse } from '../plan/wall-course';
+import { isStillThere } from './chain';
 import { networkOf } from './network';
-import { isStillThere, wallInsets } from './chain';
+import { type Places, anchorAgain, placesOn } from './standing';
 
 /** Corners closer than this are one corner, and a corner this close to a wall stands on it, mm. */
 export const WELD = 1;
@@ -24,20 +16,30 @@ const MOST_STEPS = 20_000;
  * Makes the walls of a floor a planar graph again after `changed` walls were added or moved: corners that
  * coincide become one, walls that touch or cross are split at their meeting point, walls that lie on each
  * other become one. Openings and readings follow the pieces they belong to.
- * Refuses when a wall would be split in the middle of a door or window.
+ * Refuses when a wall would be split in the middle of a door or window. What stands on walls stays
+ * where it stands; the places are returned, to be held to (`anchorAgain`) when walls get another thickness.
  */
-export function planarise(draft: Draft, floor: Id, changed: Iterable<Id>): void {
+export function planarise(draft: Draft, floor: Id, changed: Iterable<Id>): Places {
   const queue = new Set(changed);
+  const places = placesOn(draft, floor);
   let around = surroundings(draft, floor);
   for (let step = 0; queue.size > 0; step += 1) {
     if (step > MOST_STEPS) throw new Refusal('These walls cross too often to be sorted out. Draw it in smaller parts.');
     const id = queue.values().next().value!;
-    const settled = !draft.walls[id] || settle(draft, floor, draft.walls[id], queue, around);
+    const settled = !draft.walls[id] || settle(draft, floor, draft.walls[id], { queue, places }, around);
     if (settled) queue.delete(id);
     if (!settled || !draft.walls[id] || draft.on('walls', floor).length !== around.walls.length)
       around = surroundings(draft, floor);
   }
   dropLooseCorners(draft, floor);
+  anchorAgain(draft, floor, places);
+  return places;
+}
+
+/** What is still to be looked at, and where things stand meanwhile. */
+interface Work {
+  readonly queue: Set<Id>;
+  readonly places: Places;
 }
 
 interface Surroundings {
@@ -54,7 +56,8 @@ const surroundings = (draft: Draft, floor: Id): Surroundings => ({
 const lineOf = (draft: Draft, wall: Wall): Course => wallCourse(draft.corners, wall).course;
 
 /** One thing put right about `wall`; true when there is nothing left to do. */
-function settle(draft: Draft, floor: Id, wall: Wall, queue: Set<Id>, around: Surroundings): boolean {
+function settle(draft: Draft, floor: Id, wall: Wall, work: Work, around: Surroundings): boolean {
+  const { queue, places } = work;
   const a = draft.corners[wall.start]!;
   const b = draft.corners[wall.end]!;
   if (wall.start === wall.end) {
@@ -75,7 +78,7 @@ function settle(draft: Draft, floor: Id, wall: Wall, queue: Set<Id>, around: Sur
       return false;
     }
     if (distanceToCourse(course, corner) < WELD) {
-      split(draft, wall, corner.id, queue);
+      split(draft, wall, corner.id, work);
       return false;
     }
   }
@@ -83,20 +86,20 @@ function settle(draft: Draft, floor: Id, wall: Wall, queue: Set<Id>, around: Sur
     const { course: line, box } = wallCourse(draft.corners, other);
     if (apart(near, box) || other.id === wall.id) continue;
     if (areTwins(wall, other, course.length)) {
-      mergeTwins(draft, other, wall);
+      mergeTwins(draft, other, wall, places);
       return true;
     }
     for (const end of [a, b]) {
       if (end.id !== other.start && end.id !== other.end && distanceToCourse(line, end) < WELD) {
-        split(draft, other, end.id, queue);
+        split(draft, other, end.id, work);
         return false;
       }
     }
     const [at] = crossingsOf(course, line, WELD);
     if (at) {
       const corner = draft.addCorner(floor, at.x, at.y);
-      split(draft, wall, corner.id, queue);
-      split(draft, other, corner.id, queue);
+      split(draft, wall, corner.id, work);
+      split(draft, other, corner.id, work);
       return false;
     }
   }
@@ -153,96 +156,39 @@ function weld(draft: Draft, one: Id, two: Id, queue: Set<Id>): void {
 }
 
 /** The wall becomes two, meeting at the corner. The first keeps the id. */
-function split(draft: Draft, wall: Wall, at: Id, queue: Set<Id>): void {
+function split(draft: Draft, wall: Wall, at: Id, { queue, places }: Work): void {
   const course = lineOf(draft, wall);
   const cut = Math.min(course.length, Math.max(0, alongOf(course, draft.corners[at]!)));
-  const placed = <T extends Standing>(it: T) => ({
-    span: lineSpan(draft, wall, it),
-    start: anchored(draft, wall, it, 'start'),
-    end: anchored(draft, wall, it, 'end'),
-  });
-  const openings = draft.openingsOn(wall.id).map((opening) => ({ opening, ...placed(opening) }));
-  const blocked = openings.find(({ span }) => span.from < cut && cut < span.to);
-  if (blocked)
-    throw new Refusal(`A wall can't end in a ${blocked.opening.kind}. Move the ${blocked.opening.kind} first.`);
-  const solids = draft.solidsOn(wall.id).map((solid) => ({ solid, ...placed(standing(solid)) }));
+  const openings = draft.openingsOn(wall.id);
+  const blocked = openings.find(({ id }) => places.get(id)!.from < cut && cut < places.get(id)!.to);
+  if (blocked) throw new Refusal(`A wall can't end in ${withArticle(blocked.kind)}. Move the ${blocked.kind} first.`);
   const second = draft.addWall({ ...wall, start: at, bulge: partOf(course, cut, course.length).bulge });
   if (draft.drawn.has(wall.id)) draft.drawn.add(second.id);
   draft.put('walls', { ...wall, end: at, bulge: partOf(course, 0, cut).bulge });
-  // what stands on the wall stays taped from the end that was there before, which is a real corner of the room
-  for (const { opening, span, start, end } of openings) {
-    if (span.to <= cut) draft.put('openings', { ...opening, ...start });
-    else draft.put('openings', { ...opening, ...end, wall: second.id });
-  }
-  for (const { solid, span, start, end } of solids) {
-    const first = (span.from + span.to) / 2 <= cut;
-    const place = first ? { ...start, wall: wall.id } : { ...end, wall: second.id };
-    draft.put('solids', { ...solid, stand: { ...solid.stand, ...place } });
+  // what stands on the wall is taped from the end that was there before, which is a real corner of the room
+  const parted = <T extends object>(id: Id, first: boolean, it: T) => {
+    const { from, to } = places.get(id)!;
+    places.set(id, first ? { wall: wall.id, from, to } : { wall: second.id, from: from - cut, to: to - cut });
+    return { ...it, anchor: first ? ('start' as const) : ('end' as const), wall: first ? wall.id : second.id };
+  };
+  for (const opening of openings) draft.put('openings', parted(opening.id, places.get(opening.id)!.to <= cut, opening));
+  for (const solid of draft.solidsOn(wall.id)) {
+    const { from, to } = places.get(solid.id)!;
+    draft.put('solids', { ...solid, stand: parted(solid.id, (from + to) / 2 <= cut, solid.stand) });
   }
   queue.add(wall.id);
   queue.add(second.id);
 }
 
-/** The face insets at both ends of a wall as the draft stands, in mm along its line. */
-function insets(draft: Draft, wall: Wall) {
-  const beside = Object.values(draft.walls).filter(
-    (w) => w.start === wall.start || w.end === wall.start || w.start === wall.end || w.end === wall.end,
-  );
-  return wallInsets(networkOf(draft.corners, beside), wall.id);
-}
-
-/** What stands on a wall, at a distance from one of its inside corners: an opening, a pier. mm along the face. */
-export interface Standing {
-  readonly anchor: 'start' | 'end';
-  readonly side: WallSide;
-  readonly offset: number;
-  readonly width: number;
-}
-
-const standing = ({ stand, width }: Solid & { stand: { kind: 'wall' } & Omit<Standing, 'width'> }): Standing => ({
-  anchor: stand.anchor,
-  side: stand.side,
-  offset: stand.offset,
-  width,
-});
-
-function lineSpan(draft: Draft, wall: Wall, it: Standing): { from: number; to: number } {
-  return spanOf(insets(draft, wall), it);
-}
-
-/** Where it stands on the line of its wall, mm along it from the wall's start corner. */
-export function spanOf(insets: ReturnType<typeof wallInsets>, it: Standing): { from: number; to: number } {
-  const inset = insets[it.side];
-  const stretch = faceStretch(insets, it.side);
-  const from =
-    it.anchor === 'start'
-      ? inset.start + it.offset / stretch
-      : insets.length - inset.end - (it.offset + it.width) / stretch;
-  return { from, to: from + it.width / stretch };
-}
-
-/** Length of a face of the wall per mm of its line. */
-export const faceStretch = ({ wall, course }: ReturnType<typeof wallInsets>, side: WallSide): number =>
-  stretchAt(course, side === 'right' ? wall.right : -wall.left);
-
-/** The same at the same place, its distance taken from the other end. */
-function anchored<T extends Standing>(
-  draft: Draft,
-  wall: Wall,
-  it: T,
-  anchor: 'start' | 'end',
-): Pick<T, 'anchor' | 'offset'> {
-  if (it.anchor === anchor) return { anchor, offset: it.offset };
-  const all = insets(draft, wall);
-  const inset = all[it.side];
-  const stretch = faceStretch(all, it.side);
-  return { anchor, offset: (all.length - inset.start - inset.end) * stretch - it.offset - it.width };
-}
-
 /** Two walls with the same two corners are one: the one that was there before, with the openings of both. */
-function mergeTwins(draft: Draft, one: Wall, two: Wall): void {
+function mergeTwins(draft: Draft, one: Wall, two: Wall, places: Places): void {
   const [kept, gone] = one.id in draft.before.walls || !(two.id in draft.before.walls) ? [one, two] : [two, one];
   const turned = kept.start !== gone.start;
+  const { length } = lineOf(draft, kept);
+  for (const { id } of [...draft.openingsOn(gone.id), ...draft.solidsOn(gone.id)]) {
+    const { from, to } = places.get(id)!;
+    places.set(id, { wall: kept.id, ...(turned ? { from: length - to, to: length - from } : { from, to }) });
+  }
   for (const opening of draft.openingsOn(gone.id)) {
     draft.put('openings', turned ? turnedRound({ ...opening, wall: kept.id }) : { ...opening, wall: kept.id });
   }

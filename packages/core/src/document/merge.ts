@@ -1,6 +1,6 @@
-import { changeBetween, isNothing, withChange } from './changes';
-import type { Plan } from './plan';
-import { problemsOf } from './check';
+import { changeBetween, isNothing, withChange } from '../plan/changes';
+import type { Plan } from '../plan/plan';
+import { problemsOf } from './problems';
 
 export interface Merge {
   readonly plan: Plan;

@@ -1,0 +1,48 @@
+import { migrated } from '../plan/migrations';
+import { type Plan, SCHEMA_VERSION } from '../plan/plan';
+import { planShape } from '../plan/schema';
+import { onTheirFloors } from './on-their-floors';
+import { problemsOf } from './problems';
+
+/** A plan from outside, of this version: its parts, and that they agree. */
+export const planSchema = planShape.superRefine((plan, context) => {
+  for (const [name, entities] of Object.entries(plan)) {
+    if (name === 'job' || name === 'schema') continue;
+    for (const [key, entity] of Object.entries(entities as Record<string, { id: string }>)) {
+      if (entity.id !== key)
+        context.addIssue({
+          code: 'custom',
+          path: [name, key],
+          message: 'An entity is filed under another id than its own.',
+        });
+    }
+  }
+  for (const message of problemsOf(plan as Plan)) context.addIssue({ code: 'custom', path: ['walls'], message });
+});
+
+export type PlanRead = { ok: true; plan: Plan } | { ok: false; reason: string };
+
+/** From this version on every room is known to have a floor. */
+const ROOMS_HAVE_FLOORS = 8;
+
+/**
+ * Reads a plan from outside: a stored document, a request. Documents of older versions are brought up to date
+ * step by step; one of a newer version, or one that is not a sound plan, is refused with where and why.
+ */
+export function readPlan(input: unknown): PlanRead {
+  const version = typeof input === 'object' && input !== null && 'schema' in input ? input.schema : undefined;
+  if (typeof version === 'number' && version > SCHEMA_VERSION) {
+    return {
+      ok: false,
+      reason: `This plan was made by a newer Velvet Tape (version ${version} of the document; this one reads up to ${SCHEMA_VERSION}). Update the application to open it.`,
+    };
+  }
+  const older = typeof version === 'number' && version < ROOMS_HAVE_FLOORS;
+  const known = migrated(input);
+  const shape = older ? planShape.safeParse(known) : null;
+  const result = planSchema.safeParse(shape?.success ? onTheirFloors(shape.data as Plan) : known);
+  if (result.success) return { ok: true, plan: result.data as Plan };
+  const issue = result.error.issues[0]!;
+  const where = issue.path.join(' › ');
+  return { ok: false, reason: `This is not a sound plan${where ? ` (${where})` : ''}: ${issue.message}` };
+}

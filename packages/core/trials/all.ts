@@ -1,0 +1,29 @@
+import { openingsStay } from './openings-stay';
+import { drawTwoBoxes } from './two-boxes';
+import { tilePlans } from './tiling';
+
+/**
+ * npm run trials [-- name…] [--seed=N] [--count=N]: what is promised for all inputs, held against many of them. Fresh seeds unless told; the
+ * seed is printed, so that what went wrong can be done again.
+ */
+const trials: Record<string, { usual: number; run(count: number, seed: number): object }> = {
+  boxes: { usual: 20_000, run: drawTwoBoxes },
+  openings: { usual: 4_000, run: openingsStay },
+  tiling: { usual: 10_000, run: tilePlans },
+};
+
+const option = (name: string) => process.argv.find((each) => each.startsWith(`--${name}=`))?.split('=')[1];
+const names = process.argv.slice(2).filter((each) => !each.startsWith('--'));
+const seed = Number(option('seed') ?? Math.floor(Math.random() * 2 ** 31));
+console.log(`seed ${seed}`);
+for (const [name, { usual, run }] of Object.entries(trials)) {
+  if (names.length > 0 && !names.includes(name)) continue;
+  const count = Number(option('count') ?? usual);
+  const start = performance.now();
+  const result = run(count, seed);
+  console.log(
+    name,
+    JSON.stringify(result, null, 1).slice(0, 1500),
+    `${((performance.now() - start) / 1000).toFixed(0)} s`,
+  );
+}
