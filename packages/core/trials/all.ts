@@ -1,4 +1,5 @@
 import { openingsStay } from './openings-stay';
+import { misread } from '../tests/units-fuzz';
 import { drawTwoBoxes } from './two-boxes';
 import { tilePlans } from './tiling';
 
@@ -8,6 +9,7 @@ import { tilePlans } from './tiling';
  */
 const trials: Record<string, { usual: number; run(count: number, seed: number): object }> = {
   boxes: { usual: 20_000, run: drawTwoBoxes },
+  lengths: { usual: 400_000, run: misread },
   openings: { usual: 4_000, run: openingsStay },
   tiling: { usual: 10_000, run: tilePlans },
 };

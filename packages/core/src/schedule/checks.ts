@@ -1,4 +1,4 @@
-import { type DerivedFloor, type DerivedRoom } from '../derived';
+import { type Cavity, type DerivedFloor, type DerivedRoom, cavitiesOf } from '../derived';
 import { type Ring, bandAlong, difference, intersection, partOf, ringsArea } from '../geometry';
 import { labelOf, leafWidth, misfitsOf, openingSpan, sweptBy, swingsOf } from '../openings';
 import type { Id, Units } from '../plan/plan';
@@ -17,10 +17,10 @@ export interface OpeningCheck {
 
 /** Wall wanted beside an opening, mm (common practice, no source). */
 const NIB = 100;
-/** The narrowest leaf that is made, mm (UK sizes; common practice, no source). */
-const NARROWEST_LEAF = 610;
-/** A leaf that leads outside, mm (common practice, no source). */
-const ENTRANCE = 812;
+/** The narrowest leaf that is made, mm: 24 in, and 610 mm where one measures in those (common practice, no source). */
+const NARROWEST_LEAF: Record<Units, number> = { imperial: 609.6, metric: 610 };
+/** A leaf that leads outside, mm: 32 in, and 812 mm (common practice, no source). */
+const ENTRANCE: Record<Units, number> = { imperial: 812.8, metric: 812 };
 /** Clear width for a wheelchair with the door open 90°, mm: 32 in, and 815 mm where one measures in those (ADA Standards 404.2.3, from memory). */
 const WHEELCHAIR: Record<Units, number> = { imperial: 812.8, metric: 815 };
 /** A sill lower than this over a storey's drop wants a guard, mm (common practice, no source). */
@@ -53,6 +53,7 @@ export function openingChecks(floor: DerivedFloor): OpeningCheck[] {
     ]),
     ...(floor.plan.floors[floor.floor]!.level > 0 ? lines.flatMap((line) => lowSill(line, units)) : []),
     ...floor.rooms.flatMap(noDoor),
+    ...cavitiesOf(floor).map((cavity) => gapBetweenWalls(cavity, units)),
     ...glazingByRoom(floor, lines).flatMap((each) => daylight(each, units)),
   ];
   return all.sort((a, b) => Number(a.advice) - Number(b.advice));
@@ -155,11 +156,11 @@ function widths(line: ScheduleLine, units: Units): OpeningCheck[] {
   if (opening.kind === 'door' && opening.form !== 'up-and-over door') {
     const leaf = leafWidth(opening);
     const entrance = line.rooms.some((room) => room === null);
-    if (opening.width < NARROWEST_LEAF)
-      found.push(wrong(`${line.label} is narrower than any usual leaf, ${formatLength(NARROWEST_LEAF, units)}.`, line));
-    else if (entrance && opening.form === 'hinged door' && leaf < ENTRANCE - 0.5)
+    if (opening.width < NARROWEST_LEAF[units] - 0.5)
+      found.push(wrong(`${line.label} is narrower than any usual leaf, ${formatLength(NARROWEST_LEAF[units], units)}.`, line));
+    else if (entrance && opening.form === 'hinged door' && leaf < ENTRANCE[units] - 0.5)
       found.push({
-        ...wrong(`${line.label} leads outside: its leaf is usually ${formatLength(ENTRANCE, units)} or wider.`, line),
+        ...wrong(`${line.label} leads outside: its leaf is usually ${formatLength(ENTRANCE[units], units)} or wider.`, line),
         advice: true,
       });
   }
@@ -172,8 +173,8 @@ function widths(line: ScheduleLine, units: Units): OpeningCheck[] {
 /** A width that looks like metres typed for centimetres. */
 function unlikelySizes(line: ScheduleLine, units: Units): OpeningCheck[] {
   const { kind, width } = line.opening;
-  const likely = kind === 'opening' ? null : likelier(width, kind);
-  if (likely === null) return [];
+  const [likely] = likelier(width, kind);
+  if (likely === undefined) return [];
   const words = `${line.label} is ${formatLength(width, units)} wide. Did you mean ${formatLength(likely, units)}?`;
   return [{ ...wrong(words, line), advice: true }];
 }
@@ -187,6 +188,14 @@ function lowSill(line: ScheduleLine, units: Units): OpeningCheck[] {
 }
 
 const nameOf = ({ room }: DerivedRoom): string => room.name || 'the unnamed room';
+
+/** What is enclosed and no room is said, so that nothing drawn is missing from a total without a word. */
+const gapBetweenWalls = ({ area }: Cavity, units: Units): OpeningCheck => ({
+  openings: [],
+  room: null,
+  words: `${formatArea(area, units)} between walls is no room: it is too narrow, or its walls share no corners.`,
+  advice: true,
+});
 
 function noDoor(room: DerivedRoom): OpeningCheck[] {
   const open = room.faces.some(

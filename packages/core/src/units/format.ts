@@ -15,19 +15,22 @@ export function formatLength(mm: number, units: Units, fineness: Fineness = 'fin
 }
 
 function metres(mm: number, fineness: Fineness): string {
-  const whole = fineness === 'fine' ? Math.round(mm) : Math.round(mm / 10) * 10;
+  const whole = fineness === 'fine' ? nearest(mm) : nearest(mm / 10) * 10;
   return (whole / 1000).toFixed(whole % 10 === 0 ? 2 : 3);
 }
+
+/** Lengths that differ by less than a millionth of what is shown are equal, and read alike: half of it is rounded up, however the figure came about. */
+const nearest = (value: number): number => Math.round(value + 1e-6);
 
 /** Feet, inches and a reduced fraction, rounded to 1/`parts` inch first and only then split, so that it carries. */
 export function feetAndInches(mm: number, parts: number): string {
   const sign = mm < 0 ? '−' : '';
-  const units = Math.round((Math.abs(mm) / MM_PER_INCH) * parts);
+  const units = nearest((Math.abs(mm) / MM_PER_INCH) * parts);
   const feet = Math.floor(units / (12 * parts));
   const inches = Math.floor((units - feet * 12 * parts) / parts);
   const rest = units - feet * 12 * parts - inches * parts;
   const fraction = rest === 0 ? '' : reduced(rest, parts);
-  const inchText = [inches > 0 || !fraction ? `${inches}` : '', fraction].filter(Boolean).join(' ');
+  const inchText = [feet > 0 || inches > 0 || !fraction ? `${inches}` : '', fraction].filter(Boolean).join(' ');
   if (feet === 0) return `${sign}${inchText}″`;
   return `${sign}${feet}′ ${inchText}″`;
 }
@@ -44,7 +47,7 @@ function reduced(top: number, bottom: number): string {
 
 /** A small size such as a wall thickness: `250 mm`, `4 1/2″`. */
 export const formatSize = (mm: number, units: Units): string =>
-  units === 'metric' ? `${Math.round(mm)} mm` : feetAndInches(mm, 16);
+  units === 'metric' ? `${nearest(mm)} mm` : feetAndInches(mm, 16);
 
 /** `12.84 m²`, `138.2 ft²`; mm² in. */
 export const formatArea = (mm2: number, units: Units): string =>

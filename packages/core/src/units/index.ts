@@ -1,3 +1,4 @@
+export * from './degrees';
 export * from './format';
 export * from './parse';
 export * from './unlikely';

@@ -5,7 +5,8 @@ import { type Selection, type ToolName, planActions } from './plan-slice';
 import { transform } from './rooms-commands';
 import { houseBox, selectFace, selectFloor, selectRoom, selectTyped, selectTypedIntent } from './selectors';
 import { nextAlong } from './openings/reading-along';
-import { likelierThanTyped, sayMisclosure } from './readings/say';
+import { sayMisclosure } from './readings/say';
+import { likelierThanTyped } from './readings/unlikely';
 import { backOneCorner, dropProposal, finishProposal, takeTyped } from './sketching/commands';
 import { chooseLine, startWalk } from './sketching/walk-commands';
 import { drawsBeside } from './tool-names';
@@ -27,16 +28,16 @@ export const enter: Command = (dispatch, getState) => {
     dispatch(planActions.said({ text: typed.reason, tone: 'refused' }));
     return;
   }
+  if (likelierThanTyped(state).length > 0 && !state.plan.pad.asked) {
+    dispatch(planActions.asked());
+    return;
+  }
   if (proposal) {
     dispatch(takeTyped);
     return;
   }
   if (selection.kind === 'rooms') {
-    dispatch(transform({ turn: typed.mm }));
-    return;
-  }
-  if (likelierThanTyped(state) !== null && !state.plan.pad.asked) {
-    dispatch(planActions.asked());
+    dispatch(transform({ turn: typed.value }));
     return;
   }
   const intent = selectTypedIntent(state);

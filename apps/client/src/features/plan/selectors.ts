@@ -7,7 +7,6 @@ import {
   type LengthUnit,
   type TypedLength,
   type Opening,
-  type ParsedLength,
   type Plan,
   type Value,
   type WallFace,
@@ -18,7 +17,11 @@ import {
   faceByKey,
   gapSequence,
   outlineOf,
+  type Quantity,
+  parseAngle,
   parseLength,
+  parseShare,
+  parseTurn,
   partedFloor,
   ringsBox,
 } from '@velvet-tape/core';
@@ -58,41 +61,26 @@ const MAY_BE_ZERO: readonly Field[] = ['sill', 'left', 'right', 'splay', 'sagitt
 
 const selectKept = (state: RootState) => state.plan.proposal;
 
-/** What the typed text says, or why it can't be read; null while nothing is typed. A turn is in degrees. */
+/** What the typed text says, or why it can't be read; null while nothing is typed. */
 export const selectTyped = createSelector(
   [selectPad, selectPlan, selectKept],
-  (pad, plan, proposal): ParsedLength | null => {
-    if (!plan || !pad.field || pad.text.trim() === '') return null;
-    if (pad.field === 'turn') return parseTurn(pad.text);
-    if (pad.field === 'glazing') return parsePlain(pad.text, 100, 'Glass is 0 to 100 % of an opening.');
-    if (pad.field === 'angle') return parsePlain(pad.text, 180, 'A leaf opens by 0 to 180 degrees.');
-    if (proposal?.kind === 'reading' && proposal.place?.kind === 'angle') return parseAngle(pad.text);
-    if (/^0*[.,]?0*$/.test(pad.text.trim()) && MAY_BE_ZERO.includes(pad.field)) return { ok: true, mm: 0, unit: 'm' };
-    return parseLength(pad.text, entryUnit(pad.field, plan.job.units));
+  (pad, plan, proposal): Quantity | null => {
+    const { field, text } = pad;
+    if (!plan || !field || text.trim() === '') return null;
+    if (field === 'turn') return parseTurn(text);
+    if (field === 'glazing') return parseShare(text, 'Glass is 0 to 100 % of an opening.');
+    if (field === 'angle') return parseAngle(text, 0, 180, 'A leaf opens by 0 to 180 degrees.');
+    if (proposal?.kind === 'reading' && proposal.place?.kind === 'angle')
+      return parseAngle(text, 0.1, 359.9, 'An angle is a number of degrees, like 87.5.');
+    const entry = entryUnit(field, plan.job.units);
+    if (MAY_BE_ZERO.includes(field) && /^0*[.,]?0*$/.test(text.trim())) return { ok: true, value: 0, unit: entry };
+    const length = parseLength(text, entry);
+    return length.ok ? { ok: true, value: length.mm, unit: length.unit } : length;
   },
 );
 
-/** An inside angle, degrees. */
-function parseAngle(text: string): ParsedLength {
-  const degrees = Number(text.trim().replace(',', '.').replace('°', ''));
-  if (!(degrees > 0 && degrees < 360)) return { ok: false, reason: 'An angle is a number of degrees, like 87.5.' };
-  return { ok: true, mm: degrees, unit: 'm' };
-}
-
-/** A plain number from 0 to `most`: per cent, degrees. */
-function parsePlain(text: string, most: number, reason: string): ParsedLength {
-  const value = Number(text.trim().replace(',', '.').replace(/[%°]$/, ''));
-  return value >= 0 && value <= most ? { ok: true, mm: value, unit: 'm' } : { ok: false, reason };
-}
-
-/** Degrees to the right, or to the left when it says so. */
-function parseTurn(text: string): ParsedLength {
-  const read = /^(-?\d+(?:[.,]\d+)?)\s*°?\s*(l|left|r|right)?$/i.exec(text.trim());
-  const degrees = read && Number(read[1]!.replace(',', '.')) * (/^l/i.test(read[2] ?? '') ? -1 : 1);
-  if (degrees === null || Math.abs(degrees) > 180)
-    return { ok: false, reason: 'A turn is 0 to 180 degrees, left or right.' };
-  return { ok: true, mm: degrees, unit: 'm' };
-}
+/** A share is no reading. */
+const unitRead = ({ unit }: Extract<Quantity, { ok: true }>): Value['unit'] => (unit === '%' ? 'm' : unit);
 
 /** What is drawn but not kept, with the size that is being typed. */
 export const selectProposal = createSelector(
@@ -100,9 +88,9 @@ export const selectProposal = createSelector(
   (proposal, typed, pad): Proposal | null => {
     if (!proposal || !typed?.ok || !pad.field) return proposal;
     const length: TypedLength = {
-      value: typed.mm,
+      value: typed.value,
       text: pad.text.trim(),
-      unit: typed.unit,
+      unit: unitRead(typed),
       instrument: pad.instrument,
     };
     return withTyped(proposal, pad.field as ProposalField, length);
@@ -224,9 +212,9 @@ export const selectTypedIntent = createSelector(
   ],
   (typed, pad, face, on, room, standing, lean, floor, selection, { along }, spot): Intent | null => {
     if (!typed?.ok) return null;
-    const { mm } = typed;
+    const mm = typed.value;
     const time = new Date().toISOString();
-    const read: Value = { value: mm, text: pad.text.trim(), unit: typed.unit, instrument: pad.instrument, time };
+    const read: Value = { value: mm, text: pad.text.trim(), unit: unitRead(typed), instrument: pad.instrument, time };
     if (standing) return solidIntent(standing.solid.id, pad.field!, mm, lean?.face.key ?? null);
     if (pad.field === 'turn' && selection.kind === 'rooms') return null;
     switch (pad.field) {

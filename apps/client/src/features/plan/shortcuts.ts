@@ -24,7 +24,9 @@ export function useShortcuts(): void {
       const target = event.target as HTMLElement | null;
       if (target && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) return;
       const { pad } = store.getState().plan;
-      const action = shortcut(event, pad.field !== null && /^[\d.,'"/+ ′″°]$/.test(event.key));
+      // behind the first sign of a number nothing typed is taken for something else, so nothing is dropped
+      const types = pad.text === '' ? /^[\d.,'"/+ ′″´°½¼¾−-]$/ : /^.$/u;
+      const action = shortcut(event, pad.field !== null && types.test(event.key));
       if (!action) return;
       // Enter and space on a focused button press the button, unless a length is being typed
       const onButton = target?.getAttribute('role') === 'button' || target?.tagName === 'BUTTON';
@@ -72,9 +74,6 @@ export function useShortcuts(): void {
         default:
           break;
       }
-      // after a number these letters are units: m, cm, mm, ft, in
-      if (pad.text !== '' && (pad.field === 'turn' ? /^[lr]$/i : /^[mcftin]$/i).test(key))
-        return () => dispatch(planActions.typed(pad.text + key));
       const taken = TOOL_KEYS.get(key.toLowerCase());
       if (taken)
         return () => {

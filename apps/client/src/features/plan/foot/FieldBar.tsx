@@ -25,7 +25,7 @@ import {
   selectTyped,
 } from '../selectors';
 import { MeterButton } from '../readings/MeterButton';
-import { likelierThanTyped } from '../readings/say';
+import { likelierThanTyped } from '../readings/unlikely';
 import { WalkTurns } from '../walk/WalkTurns';
 import { Actions } from './Actions';
 import { HowRead } from './HowRead';
@@ -123,7 +123,7 @@ function Reading({ label }: { label: string }) {
   }
   const angle = pad.field === 'turn' || (proposal?.kind === 'reading' && proposal.place?.kind === 'angle');
   const plain = angle || pad.field === 'angle' ? '°' : pad.field === 'glazing' ? ' %' : null;
-  const readsAs = typed?.ok ? (plain === null ? formatLength(typed.mm, units) : `${typed.mm}${plain}`) : '';
+  const readsAs = typed?.ok ? (plain === null ? formatLength(typed.value, units) : `${typed.value}${plain}`) : '';
   const taped =
     pad.field === 'gap' && spot
       ? `${spot.at + 1} of ${spot.of}`
@@ -132,7 +132,7 @@ function Reading({ label }: { label: string }) {
             .filter(Boolean)
             .join(' · ')
         : '';
-  if (pad.asked && likely !== null && typed?.ok) return <Unlikely typed={typed.mm} likely={likely} />;
+  if (pad.asked && likely.length > 0 && typed?.ok) return <Unlikely typed={typed.value} likely={likely} />;
   return (
     <View style={styles.reading}>
       <View style={styles.typed}>
@@ -242,25 +242,31 @@ function sureWords({ from, to, bulge, provenance }: WallFace, { survey, plan }: 
     : `± ${formatLength(Math.max(MM_PER_INCH / 16, deviation), 'imperial')}`;
 }
 
-/** A size that no wall has: is it meant, or the likely one? */
-function Unlikely({ typed, likely }: { typed: number; likely: number }) {
+/** A size that nothing like it has: is it meant, or a likely one? */
+function Unlikely({ typed, likely }: { typed: number; likely: readonly number[] }) {
   const dispatch = useAppDispatch();
   const colours = useColours();
   const units = useAppSelector((state) => state.plan.plan?.job.units ?? 'metric');
-  const [as, instead] = [formatLength(typed, units), formatLength(likely, units)];
+  const as = formatLength(typed, units);
+  const others = likely.map((mm) => ({ mm, words: formatLength(mm, units) }));
   return (
     <View style={styles.reading} role="alert">
-      <Text style={[styles.ask, { color: colours.ink }]}>{`${as}? Or ${instead}?`}</Text>
+      <Text style={[styles.ask, { color: colours.ink }]}>
+        {`${as}? ${others.map(({ words }) => `Or ${words}?`).join(' ')}`}
+      </Text>
       <BarButton label={as} says={`Yes, ${as}`} onPress={() => dispatch(enter)} />
-      <BarButton
-        strong
-        label={instead}
-        says={`No, ${instead}`}
-        onPress={() => {
-          dispatch(planActions.typed(units === 'metric' ? `${likely / 1000} m` : `${likely / MM_PER_INCH} in`));
-          dispatch(enter);
-        }}
-      />
+      {others.map(({ mm, words }, i) => (
+        <BarButton
+          key={words}
+          strong={i === 0}
+          label={words}
+          says={`No, ${words}`}
+          onPress={() => {
+            dispatch(planActions.typed(units === 'metric' ? `${mm / 1000} m` : `${mm / MM_PER_INCH} in`));
+            dispatch(enter);
+          }}
+        />
+      ))}
     </View>
   );
 }

@@ -83,7 +83,8 @@ export function useFields(): FieldShown[] {
       ...(face.halves[0]!.wall.kind === 'chalk' ? [] : [field('thickness', thicknessOf(face, plan))]),
       ...(room ? [field('ceiling', ceilingOf(room, plan))] : []),
       field('sagitta', face.bulge === 0 ? 'straight' : long(bend.sagitta)),
-      ...(bend.radius === null ? [] : [field('radius', long(bend.radius)), field('arc', long(bend.length))]),
+      field('radius', bend.radius === null ? 'straight' : long(bend.radius)),
+      ...(bend.radius === null ? [] : [field('arc', long(bend.length))]),
     ];
   }
   if (selection.kind === 'solid' && standing) {

@@ -2,14 +2,13 @@ import {
   type Misclosure,
   type Place,
   type Reading,
-  likelier,
   misclosureInWords,
   misclosuresOn,
   placeOfReading,
 } from '@velvet-tape/core';
 import type { Command, RootState } from '../../../store/store';
 import { planActions } from '../plan-slice';
-import { selectFace, selectFloor, selectOpening, selectTyped } from '../selectors';
+import { selectFloor } from '../selectors';
 import { LARGE, findMisclosures } from './use-misclosures';
 
 /** A reading was taken: when it contradicts others that is said at once, while the tape is still in the hand. */
@@ -31,26 +30,3 @@ export const sayMisclosure =
 
 const touches = (reading: Reading, place: Place): boolean =>
   [place.from, place.to].some((corner) => corner === reading.from || corner === reading.to);
-
-/** A size that is likelier than the one typed, mm; null while what is typed is likely. */
-export function likelierThanTyped(state: RootState): number | null {
-  const typed = selectTyped(state);
-  const { field } = state.plan.pad;
-  if (!typed?.ok) return null;
-  switch (field) {
-    case 'length':
-      return selectFace(state) ? likelier(typed.mm, 'wall') : null;
-    case 'thickness':
-      return likelier(typed.mm, 'thickness');
-    case 'ceiling':
-      return likelier(typed.mm, 'ceiling');
-    case 'width': {
-      const kind = selectOpening(state)?.opening.kind;
-      return kind && kind !== 'opening' ? likelier(typed.mm, kind) : null;
-    }
-    case 'sill':
-      return likelier(typed.mm, 'sill');
-    default:
-      return null;
-  }
-}

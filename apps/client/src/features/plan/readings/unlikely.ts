@@ -1,0 +1,92 @@
+import { type Measured, type Place, isAlong, likelier } from '@velvet-tape/core';
+import { createSelector } from '@reduxjs/toolkit';
+import type { RootState } from '../../../store/store';
+import type { Field } from '../plan-slice';
+import { selectFace, selectOpening, selectTyped } from '../selectors';
+import type { Proposal } from '../sketching/proposal';
+
+/** What a field measures, and how much there is room for, mm; null where any size is as likely as another. */
+interface Sort {
+  readonly measured: Measured;
+  readonly most?: number;
+}
+
+const NONE: readonly number[] = [];
+
+/** Sizes that are likelier than the one typed, mm; none while what is typed is likely. Every field of a length asks. */
+export const likelierThanTyped = createSelector(
+  [
+    selectTyped,
+    (state: RootState) => state.plan.pad.field,
+    (state: RootState) => state.plan.proposal,
+    selectFace,
+    selectOpening,
+  ],
+  (typed, field, proposal, face, on): readonly number[] => {
+    if (!typed?.ok || !field) return NONE;
+    const sort = proposal ? ofProposal(field, proposal) : ofChosen(field, face?.length, on?.opening.kind);
+    return sort ? likelier(typed.value, sort.measured, sort.most) : NONE;
+  },
+);
+
+function ofProposal(field: Field, proposal: Proposal): Sort | null {
+  switch (field) {
+    case 'width':
+      return { measured: proposal.kind === 'bump' ? 'depth' : 'wall' };
+    case 'leg':
+      return { measured: 'wall' };
+    case 'depth':
+      return { measured: proposal.kind === 'box' || proposal.kind === 'shape' ? 'wall' : 'depth' };
+    case 'bow':
+    case 'splay':
+      return { measured: 'bow' };
+    case 'left':
+      return { measured: 'place' };
+    case 'reading':
+      if (proposal.kind === 'height') return { measured: 'ceiling' };
+      return proposal.kind === 'reading' && proposal.place ? ofPlace(proposal.place) : null;
+    default:
+      return null;
+  }
+}
+
+function ofPlace(place: Place): Sort | null {
+  if (place.kind === 'angle') return null;
+  if (place.kind === 'thickness') return { measured: 'thickness' };
+  return { measured: isAlong(place) && place.kind !== 'sagitta' && place.kind !== 'radius' ? 'wall' : 'across' };
+}
+
+function ofChosen(field: Field, along: number | undefined, opening: 'door' | 'window' | 'opening' | undefined): Sort | null {
+  const room = along === undefined ? {} : { most: along };
+  switch (field) {
+    case 'length':
+      return along === undefined ? null : { measured: 'wall' };
+    case 'arc':
+      return { measured: 'wall' };
+    case 'thickness':
+      return { measured: 'thickness' };
+    case 'ceiling':
+      return { measured: 'ceiling' };
+    case 'left':
+    case 'right':
+    case 'gap':
+      return { measured: 'place', ...room };
+    case 'width':
+      return { measured: opening ?? 'depth' };
+    case 'height':
+    case 'head':
+      return { measured: 'height' };
+    case 'sill':
+      return { measured: 'sill' };
+    case 'depth':
+      return { measured: opening ? 'thickness' : 'depth' };
+    case 'sagitta':
+      return { measured: 'bow' };
+    case 'radius':
+      return { measured: 'radius' };
+    case 'frame':
+      return { measured: 'frame' };
+    default:
+      return null;
+  }
+}
