@@ -66,8 +66,48 @@ export function byPatterns(text: string, entry: LengthUnit): number | null {
   return total;
 }
 
-const SIGNS = [...'0123456789'.repeat(3), '.', ',', ' ', ' ', '/', '+', '-', "'", '"', 'm', 'cm', 'mm', 'ft', 'in', ' ft ', ' m ', 'e', 'x', '1/2', ' 3/8', '°', '%'];
-const TYPED = ['3.42', '3,42', '342cm', '3420 mm', '3m 42', '3m 42cm', `11'3 1/2"`, '11 3.5', '11ft 3 1/2in', '84"', '1.20+0.90', `5'-11"`, '3 ft. 4 in.', '1/2', '12 1/8"'];
+const SIGNS = [
+  ...'0123456789'.repeat(3),
+  '.',
+  ',',
+  ' ',
+  ' ',
+  '/',
+  '+',
+  '-',
+  "'",
+  '"',
+  'm',
+  'cm',
+  'mm',
+  'ft',
+  'in',
+  ' ft ',
+  ' m ',
+  'e',
+  'x',
+  '1/2',
+  ' 3/8',
+  '°',
+  '%',
+];
+const TYPED = [
+  '3.42',
+  '3,42',
+  '342cm',
+  '3420 mm',
+  '3m 42',
+  '3m 42cm',
+  `11'3 1/2"`,
+  '11 3.5',
+  '11ft 3 1/2in',
+  '84"',
+  '1.20+0.90',
+  `5'-11"`,
+  '3 ft. 4 in.',
+  '1/2',
+  '12 1/8"',
+];
 
 export interface Misread {
   tried: number;
@@ -81,7 +121,8 @@ export function misread(count: number, seed: number): Misread {
   const of = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
   const result: Misread = { tried: 0, read: 0, wrong: [] };
   for (let i = 0; i < count; i += 1) {
-    let text = random() < 0.5 ? of(TYPED) : Array.from({ length: 1 + Math.floor(6 * random()) }, () => of(SIGNS)).join('');
+    let text =
+      random() < 0.5 ? of(TYPED) : Array.from({ length: 1 + Math.floor(6 * random()) }, () => of(SIGNS)).join('');
     for (let k = Math.floor(3 * random()); k > 0; k -= 1) {
       const at = Math.floor(random() * (text.length + 1));
       const cut = random() < 0.5 ? 1 : 0;
@@ -95,7 +136,8 @@ export function misread(count: number, seed: number): Misread {
     result.tried += 1;
     if (ours.ok) result.read += 1;
     const agrees = ours.ok ? fits && Math.abs(ours.mm - theirs) < 1e-6 : !fits;
-    if (!agrees) result.wrong.push(`${JSON.stringify(text)} in ${entry}: ${ours.ok ? ours.mm : 'refused'}, not ${theirs}`);
+    if (!agrees)
+      result.wrong.push(`${JSON.stringify(text)} in ${entry}: ${ours.ok ? ours.mm : 'refused'}, not ${theirs}`);
   }
   return result;
 }

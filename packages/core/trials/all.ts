@@ -1,6 +1,7 @@
 import { openingsStay } from './openings-stay';
 import { misread } from '../tests/units-fuzz';
 import { drawTwoBoxes } from './two-boxes';
+import { calibration, cleanFloors, slips } from './readings';
 import { tilePlans } from './tiling';
 
 /**
@@ -11,6 +12,9 @@ const trials: Record<string, { usual: number; run(count: number, seed: number): 
   boxes: { usual: 20_000, run: drawTwoBoxes },
   lengths: { usual: 400_000, run: misread },
   openings: { usual: 4_000, run: openingsStay },
+  clean: { usual: 2000, run: cleanFloors },
+  slips: { usual: 300, run: slips },
+  calibration: { usual: 200, run: calibration },
   tiling: { usual: 10_000, run: tilePlans },
 };
 

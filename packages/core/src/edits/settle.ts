@@ -2,18 +2,16 @@ import { distance } from '../geometry';
 import { sumsOfGaps } from '../openings';
 import { isPlanar } from '../document/planar';
 import { type Draft, Refusal } from '../plan/draft';
-import { type Id, type Reading, type Wall, placeOfReading } from '../plan/plan';
+import { type Id, type Reading, placeOfReading } from '../plan/plan';
 import { networkBefore, networkOfFloor, reconcileKinds, reconcileRooms } from '../rooms';
-import { MISCLOSURE, type Adjustment, adjust, deviationOf, misclosuresOf, valueInWords, valueOnPlan } from '../trueup';
+import { type Adjustment, trueUp, valueInWords, valueOnPlan } from '../trueup';
 import { formatLength } from '../units';
 import { dropLostGaps, placeByGaps } from './place-by-gaps';
 import { sayMisfits } from './say-misfits';
-import { type Network, anchorAgain, dropLooseCorners, isStillThere, networkOf, planarise } from '../walls';
+import { type Network, anchorAgain, dropLooseCorners, planarise } from '../walls';
 
 /** How far a taped length may drift before it counts as changed, mm. */
 const DRIFT = 0.5;
-/** Walls turned by more than this to satisfy readings say that one of them is wrong: 3° in radians. */
-const MOST_TURN = (3 * Math.PI) / 180;
 /** A turn worth a word: 0.1° in radians. */
 const NOTED_TURN = (0.1 * Math.PI) / 180;
 
@@ -112,65 +110,18 @@ function requireRooms(draft: Draft): void {
   }
 }
 
-/** Rounds in which a reading that is far off may be set aside before the fit is given up. */
-const MOST_ASIDE = 4;
-/** While somebody types no more readings are looked at closely than this: a slip as large as is set aside is among them. */
-const JUDGED = 48;
-
-/**
- * Fits the floor to its readings. One that the others show to be a slip, or that is so far off that walls would have to leave their
- * directions, is kept and said, but set aside: the plan is not bent out of shape by it.
- */
+/** Fits the floor to its readings; what the others show to be a slip is kept and said, but set aside. */
 function fitToReadings(draft: Draft, floor: Id, stay: readonly Id[]): void {
   const walls = draft.on('walls', floor);
   const own = draft.on('readings', floor);
   const sums = sumsOfGaps(networkOfFloor(draft, floor), draft.on('gaps', floor), own, draft.openingsOf(floor));
-  let readings: readonly Reading[] = [...own, ...sums];
-  let fitted = adjust({ corners: draft.corners, walls, readings }, stay);
-  const network = networkOfFloor(draft, floor);
-  for (let round = 0; round < MOST_ASIDE; round += 1) {
-    const lost = losesReading(network, fitted, walls, readings);
-    if (!lost && !isDoubtful(fitted)) break;
-    const [worst] = misclosuresOf(network, readings, { most: 1, judged: JUDGED });
-    if (!lost && (!worst?.again || (worst.suspects.length > 1 && !isBent(fitted)))) break;
-    const aside = latest(worst ? worst.suspects.map(({ reading }) => reading) : readings);
-    readings = readings.filter((reading) => reading !== aside);
-    fitted = adjust({ corners: draft.corners, walls, readings }, stay);
-  }
+  const fitted = trueUp({ corners: draft.corners, walls, readings: [...own, ...sums] }, stay);
   for (const [id, corner] of Object.entries(fitted.corners)) {
     if (corner !== draft.corners[id]) draft.moveCorner(id, corner);
   }
   for (const wall of fitted.walls) draft.put('walls', wall);
   saySquare(draft, fitted.report);
 }
-
-/** Would walls that a reading was taken along no longer be in line? */
-const losesReading = (
-  before: Network,
-  { corners }: Adjustment,
-  walls: readonly Wall[],
-  readings: readonly Reading[],
-): boolean => {
-  const after = networkOf(corners, walls);
-  return readings.some((reading) => isStillThere(before, reading) && !isStillThere(after, reading));
-};
-
-/** Does a reading miss by more than it may, and by more than is silent? */
-const isDoubtful = (fitted: Adjustment): boolean =>
-  isBent(fitted) ||
-  fitted.report.residuals.some(
-    ({ reading, by }) =>
-      !reading.spread &&
-      Math.abs(by) > Math.max(DOUBTFUL * deviationOf(reading), reading.kind === 'angle' ? 0 : MISCLOSURE.silent),
-  );
-
-/** In standard deviations. */
-const DOUBTFUL = 1.5;
-
-const isBent = ({ report }: Adjustment): boolean => Math.abs(report.turned[0]?.by ?? 0) > MOST_TURN;
-
-const latest = (readings: readonly Reading[]): Reading =>
-  readings.reduce((last, reading) => (reading.time > last.time ? reading : last));
 
 /** Opposite walls that differ a little make a room that is not quite square; said once, when it comes about. */
 function saySquare(draft: Draft, report: Adjustment['report']): void {

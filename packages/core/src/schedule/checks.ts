@@ -157,10 +157,15 @@ function widths(line: ScheduleLine, units: Units): OpeningCheck[] {
     const leaf = leafWidth(opening);
     const entrance = line.rooms.some((room) => room === null);
     if (opening.width < NARROWEST_LEAF[units] - 0.5)
-      found.push(wrong(`${line.label} is narrower than any usual leaf, ${formatLength(NARROWEST_LEAF[units], units)}.`, line));
+      found.push(
+        wrong(`${line.label} is narrower than any usual leaf, ${formatLength(NARROWEST_LEAF[units], units)}.`, line),
+      );
     else if (entrance && opening.form === 'hinged door' && leaf < ENTRANCE[units] - 0.5)
       found.push({
-        ...wrong(`${line.label} leads outside: its leaf is usually ${formatLength(ENTRANCE[units], units)} or wider.`, line),
+        ...wrong(
+          `${line.label} leads outside: its leaf is usually ${formatLength(ENTRANCE[units], units)} or wider.`,
+          line,
+        ),
         advice: true,
       });
   }

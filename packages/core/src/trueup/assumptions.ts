@@ -9,36 +9,44 @@ import { difference, offLine, turnOutOf } from './quantity';
 import { leaving } from './quantity-of-place';
 import type { Unknowns } from './unknowns';
 
+/** How surely walls have the directions they look to have. */
+export interface Squareness {
+  /** Standard deviation of the direction of a wall, radians. */
+  deviation(wall: Wall): number;
+  /** How far off square a wall may look and still be meant to be square, radians; as it is drawn unless said. */
+  readonly meant?: number;
+}
+
+/** As surely as houses are built, but for rooms in which a diagonal or an angle was measured: there that says it. */
+export function asBuilt(network: Network, readings: readonly Reading[], square: number = DEVIATION.square): Squareness {
+  const relaxed = relaxedWalls(network, readings);
+  return { deviation: (wall) => (relaxed.has(wall.id) ? DEVIATION.relaxed : square) };
+}
+
 /** What is taken for granted about the walls of a floor as it is drawn, and the sketch itself; of walls whose corners are among the unknowns. */
 export function assumptionsOf(
   network: Network,
   unknowns: Unknowns,
   readings: readonly Reading[],
-  square: number = DEVIATION.square,
+  squareness: Squareness = asBuilt(network, readings),
 ): Observation[] {
   return [
-    ...directionsOf(network, unknowns, readings, square),
+    ...directionsOf(network, unknowns, squareness),
     ...linesOf(network, unknowns),
     ...alikeIn(network, unknowns, readings),
     ...sketchOf(network, unknowns, readings),
   ];
 }
 
-/** Walls that look square to the grain of their part of the house are taken to be, until a diagonal or an angle was measured across. */
-function directionsOf(
-  network: Network,
-  unknowns: Unknowns,
-  readings: readonly Reading[],
-  square: number,
-): Observation[] {
-  const relaxed = relaxedWalls(network, readings);
-  const deviation = (wall: Wall) => (relaxed.has(wall.id) ? DEVIATION.relaxed : square);
-  return grainOf(network, (wall) => deviation(wall) ** -2).flatMap(({ wall, meant }): Observation[] =>
+/** Walls that look square to the grain of their part of the house are taken to be. */
+function directionsOf(network: Network, unknowns: Unknowns, { deviation, meant: within }: Squareness): Observation[] {
+  return grainOf(network, (wall) => deviation(wall) ** -2, within).flatMap(({ wall, meant }): Observation[] =>
     unknowns.has(wall.start)
       ? [
           {
             source: 'assumed',
             reading: null,
+            turns: { wall: wall.id, meant },
             deviation: deviation(wall),
             observed: 0,
             quantity: turnOutOf(meant, wall.start, wall.end, unknowns),

@@ -1,6 +1,6 @@
 import { type Collection, type Corner, type Id, type Reading, type Wall, placeOfReading } from '../plan/plan';
 import { type Network, networkOf } from '../walls';
-import { assumptionsOf, held } from './assumptions';
+import { asBuilt, assumptionsOf, held } from './assumptions';
 import { Design, valueAt } from './design';
 import { DEVIATION } from './deviations';
 import { type WallsAt, largest, minimise, mostShare, moved } from './minimise';
@@ -72,7 +72,12 @@ export function fit(part: Part, stay: readonly Id[]): Fit {
   let shape: NormalEquations | null = null;
   if (isFarOff(model, start)) {
     // first as if corners were square, so that a new length moves what hangs on it and does not pull it askew
-    const closing = assumptionsOf(model.network, unknowns, part.readings, DEVIATION.closing);
+    const closing = assumptionsOf(
+      model.network,
+      unknowns,
+      part.readings,
+      asBuilt(model.network, part.readings, DEVIATION.closing),
+    );
     const observations = [...observed(model), ...closing, ...anchored.observations];
     const squared = minimise(observations, wallsAt(part, unknowns), start, { near: NEAR, last: known?.normal ?? null });
     model = laidOut(part, unknowns, squared.x);

@@ -16,9 +16,10 @@ export interface Meant {
  * The directions walls were meant to have. In every connected part walls that are square or parallel to each other share
  * a grain: the direction, but for quarter turns, that most of them have exactly, else their mean. (The mean is what a fit leaves where it
  * found it, so a house does not turn from one fit to the next.) A part may have several grains, as a wing at an angle has; a wall that
- * goes with no other is slanted and has none. `weight` says how much the direction of a wall counts.
+ * goes with no other is slanted and has none. `weight` says how much the direction of a wall counts, `meant` how far off square (radians) a wall may
+ * be drawn and still have been meant to be square.
  */
-export function grainOf(network: Network, weight: (wall: Wall) => number): Meant[] {
+export function grainOf(network: Network, weight: (wall: Wall) => number, meant: number = MEANT): Meant[] {
   const component = componentsOf(network);
   const parts = new Map<number, Drawn[]>();
   for (const wall of network.walls) {
@@ -29,7 +30,7 @@ export function grainOf(network: Network, weight: (wall: Wall) => number): Meant
     if (!parts.has(part)) parts.set(part, []);
     parts.get(part)!.push({ wall, angle: Math.atan2(d.y, d.x), length: distance(a, b), weight: weight(wall) });
   }
-  return [...parts.values()].flatMap(meantIn);
+  return [...parts.values()].flatMap((walls) => meantIn(walls, meant));
 }
 
 interface Drawn {
@@ -42,12 +43,12 @@ interface Drawn {
 /** Off a quarter turn, between −45° and 45°. */
 const offSquare = (angle: number): number => angle - Math.round(angle / QUARTER) * QUARTER;
 
-function meantIn(walls: readonly Drawn[]): Meant[] {
+function meantIn(walls: readonly Drawn[], within: number): Meant[] {
   let left = [...walls];
   const found: Meant[] = [];
   while (left.length > 0) {
-    const seed = bestSupported(left);
-    const family = left.filter(({ angle }) => Math.abs(offSquare(angle - seed)) < MEANT);
+    const seed = bestSupported(left, within);
+    const family = left.filter(({ angle }) => Math.abs(offSquare(angle - seed)) < within);
     if (family.length > 1) {
       const grain = sharedBy(family, seed);
       for (const { wall, angle } of family) found.push({ wall, meant: unit(grain + quartersTo(angle - grain)) });
@@ -61,7 +62,7 @@ function meantIn(walls: readonly Drawn[]): Meant[] {
 const quartersTo = (angle: number): number => Math.round(angle / QUARTER) * QUARTER;
 
 /** The direction of the wall that most length of wall goes with. */
-function bestSupported(walls: readonly Drawn[]): number {
+function bestSupported(walls: readonly Drawn[], within: number): number {
   const bins = new Map<number, { angle: number; length: number }>();
   for (const { angle, length } of walls) {
     const off = offSquare(angle);
@@ -73,7 +74,7 @@ function bestSupported(walls: readonly Drawn[]): number {
   let best = { angle: 0, length: -1 };
   for (const { angle, length } of all) {
     let support = length / 1000;
-    for (const other of all) if (Math.abs(offSquare(other.angle - angle)) < MEANT) support += other.length;
+    for (const other of all) if (Math.abs(offSquare(other.angle - angle)) < within) support += other.length;
     if (support > best.length) best = { angle, length: support };
   }
   return best.angle;

@@ -11,3 +11,5 @@ export * from './survey';
 export { Unknowns, unknownsOf } from './unknowns';
 export * from './what-next';
 export * from './words';
+export { criticalValue, normalQuantile } from './significance';
+export * from './true-up';

@@ -1,6 +1,6 @@
 import type { Reading } from '../plan/plan';
 import type { Network } from '../walls';
-import { assumptionsOf } from './assumptions';
+import { type Squareness, assumptionsOf } from './assumptions';
 import { type Observation, readingOf } from './observations';
 import type { Unknowns } from './unknowns';
 
@@ -9,8 +9,8 @@ export const observationsOf = (
   network: Network,
   unknowns: Unknowns,
   readings: readonly Reading[],
-  square?: number,
+  squareness?: Squareness,
 ): Observation[] => [
   ...readings.flatMap((reading) => readingOf(network, unknowns, reading) ?? []),
-  ...assumptionsOf(network, unknowns, readings, square),
+  ...assumptionsOf(network, unknowns, readings, squareness),
 ];

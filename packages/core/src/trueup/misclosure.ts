@@ -1,12 +1,14 @@
 import { type Point, direction, rightOf } from '../geometry';
-import { type Id, type Reading } from '../plan/plan';
+import { type Id, type Reading, type Wall, cornersOfReading } from '../plan/plan';
 import { type Network, componentsOf } from '../walls';
 import { held } from './assumptions';
 import { linearised } from './design';
-import { DEVIATION, MISCLOSURE } from './deviations';
+import { DEVIATION } from './deviations';
+import { type Closed, type OutOfSquare, logOfSlip, outOfSquareAt } from './explanations';
 import { observationsOf } from './known';
 import { minimise } from './minimise';
 import { misfitOf } from './observations';
+import { criticalValue } from './significance';
 import { type Slip, slipOf } from './slips';
 import { unknownsOf } from './unknowns';
 
@@ -19,7 +21,15 @@ export interface Suspect {
   readonly slip: Slip | null;
 }
 
-/** Readings that contradict each other. */
+/** What explains a contradiction about as well as a slip does: the room itself. */
+export interface Rival {
+  /** How far out of square the room would be, degrees. */
+  readonly by: number;
+  /** A diagonal was read in it: then the other one decides, else any. */
+  readonly diagonal: boolean;
+}
+
+/** Readings that contradict each other, more than deviations alone would bring about. */
 export interface Misclosure {
   /** By how much, mm (of an angle degrees), never negative. */
   readonly by: number;
@@ -27,7 +37,11 @@ export interface Misclosure {
   readonly along: Point | null;
   /** The most likely first. Several where the readings cannot tell them apart. */
   readonly suspects: readonly [Suspect, ...Suspect[]];
-  /** So much that it should be measured again. */
+  /** The room may be out of square instead; null where that is far less likely than a slip. */
+  readonly rival: Rival | null;
+  /** The plan does not follow it: a slip is the likelier explanation. */
+  readonly aside: boolean;
+  /** It should be measured again: nothing else explains it nearly as well as a slip. */
   readonly again: boolean;
 }
 
@@ -35,10 +49,16 @@ export interface Misclosure {
 const TIED = 0.005;
 /** A reading hardly controlled by others cannot be judged. */
 const LEAST_CONTROL = 0.02;
-/** Silent up to so much for an angle, degrees (common practice, no source). */
-const SILENT_ANGLE = 0.5;
 /** More than so many contradictions at once are one muddle. */
 const MOST = 6;
+/** One explanation is taken for the only one when it is so many times as likely as the other (common practice, no source), natural logarithm. */
+const DECIDES = Math.log(20);
+/** What a usual slip explains, as digits that were swapped, is so many times as likely a slip, natural logarithm (common practice, no source). */
+const USUAL_SLIP = Math.log(4);
+/** A room that leans by more than this is seen to lean, degrees (common practice, no source). */
+const BY_EYE = 5;
+/** Walls fitted to a slip look as if they were meant to be askew; up to this they are held against square again, radians. */
+const STILL_SQUARE = (8 * Math.PI) / 180;
 
 interface Search {
   /** How many contradictions are wanted. */
@@ -48,9 +68,11 @@ interface Search {
 }
 
 /**
- * Where readings contradict each other, as if corners that look square were. The reading with the largest
- * standardised residual w = v/(σ√r) is the most likely to blame (data snooping; Baarda 1968, from memory); without it the others
- * say what it should have been, its value less v/r. It is then set aside and the rest looked at again, for `most` contradictions.
+ * Where readings contradict each other, as if corners that look square were. A contradiction is significant when a standardised residual
+ * w = v/(σ√r) exceeds what chance brings about on one floor in a hundred (data snooping; Baarda 1968, from memory). The reading with the largest is the
+ * most likely to blame; without it the others say what it should have been, its value less v/r. Against *this reading is a slip* stands *the room
+ * is out of square*: the likelier of the two is believed (`explanations.ts`), and where neither is much likelier both are said. What is explained is set
+ * aside and the rest looked at again, for `most` contradictions.
  */
 export function misclosuresOf(
   network: Network,
@@ -65,10 +87,11 @@ export function misclosuresOf(
     if (!parts.has(at)) parts.set(at, []);
     parts.get(at)!.push(reading);
   }
+  const critical = criticalValue(readings.length);
   return [...parts].flatMap(([at, own]) => {
     if (own.length < 2) return [];
     const ids = [...network.corners.keys()].filter((id) => component.get(id) === at);
-    return inPart(network, own, ids, { most, judged });
+    return inPart(network, own, ids, { most, judged, critical });
   });
 }
 
@@ -76,21 +99,49 @@ function inPart(
   network: Network,
   readings: readonly Reading[],
   ids: readonly Id[],
-  { most, judged: limit }: Required<Search>,
+  { most, judged: limit, critical }: Required<Search> & { critical: number },
 ): Misclosure[] {
   const found: Misclosure[] = [];
+  const skewed = new Map<Id, number>();
   let left = readings;
-  while (found.length < most) {
-    const judged = judge(network, left, ids, limit);
+  // each round explains something: a reading or a room
+  for (let round = 0; found.length < most && round < readings.length + network.walls.length; round += 1) {
+    const { judged, closed } = judge(network, left, ids, skewed, { limit, critical });
     const worst = judged[0];
     if (!worst) break;
     const tied = judged.filter(({ w, control }) => Math.abs(w) >= (1 - TIED) * Math.abs(worst.w) && control < 0.98);
     const those = tied.length > 0 ? tied : [worst];
-    if (!those.some(({ reading }) => reading.spread)) found.push(misclosure(network, those));
+    const suspects = suspectsOf(those);
+    const room = outOfSquareAt(closed, new Set(those.flatMap(({ reading }) => cornersOfReading(reading))));
+    const usual = suspects.some(({ slip }) => slip !== null) ? USUAL_SLIP : 0;
+    const slip = usual + Math.max(...those.map((each) => logOfSlip(each.reading, each)));
+    const lead = room ? room.log - slip : -Infinity;
+    const news = room !== null && [...room.walls].some((id) => (skewed.get(id) ?? 0) < room.deviation);
+    const before = new Map(skewed);
+    if (room && news)
+      for (const id of lead > 0 ? room.walls : []) skewed.set(id, Math.max(skewed.get(id) ?? 0, room.deviation));
+    if (lead > DECIDES && news) {
+      // one reading alone would explain all of it: then nothing can tell, however likely the room is
+      const without = left.filter((reading) => reading !== worst.reading);
+      const alone = judge(network, without, ids, before, { limit, critical }).judged.length === 0;
+      if (!alone || those.some(({ reading }) => reading.spread)) continue;
+    }
+    const rival = room && lead > -DECIDES ? rivalOf(room, left, network) : null;
+    // what was read to find out whether a room is square is believed when it says that it is not, unless that would be seen by eye
+    const across = suspects[0].reading.kind === 'diagonal' || suspects[0].reading.kind === 'angle';
+    const again = rival === null || (across && rival.by > BY_EYE);
+    if (!those.some(({ reading }) => reading.spread))
+      found.push(misclosure(network, suspects, rival, { again, aside: again || !(lead > 0 || across) }));
     left = left.filter((reading) => reading !== worst.reading);
   }
   return found;
 }
+
+const rivalOf = ({ walls, by }: OutOfSquare, readings: readonly Reading[], network: Network): Rival => {
+  const corners = new Set(network.walls.filter(({ id }) => walls.has(id)).flatMap(({ start, end }) => [start, end]));
+  const diagonal = readings.some(({ kind, from, to }) => kind === 'diagonal' && corners.has(from) && corners.has(to));
+  return { by: (by * 180) / Math.PI, diagonal };
+};
 
 interface Judged {
   readonly reading: Reading;
@@ -101,11 +152,18 @@ interface Judged {
   readonly deviation: number;
 }
 
-/** The readings that are further off than is silent, most suspect first; those far less so than the first may be missing. */
-function judge(network: Network, readings: readonly Reading[], ids: readonly Id[], limit: number): Judged[] {
+/** The readings that are significantly off, most suspect first; those far less so than the first may be missing. */
+function judge(
+  network: Network,
+  readings: readonly Reading[],
+  ids: readonly Id[],
+  skewed: ReadonlyMap<Id, number>,
+  { limit, critical }: { limit: number; critical: number },
+): { judged: Judged[]; closed: Closed } {
   const unknowns = unknownsOf(network, ids, readings);
+  const squareness = { deviation: ({ id }: Wall) => skewed.get(id) ?? DEVIATION.closing, meant: STILL_SQUARE };
   const observations = [
-    ...observationsOf(network, unknowns, readings, DEVIATION.closing),
+    ...observationsOf(network, unknowns, readings, squareness),
     ...held(network.corners.get(ids[0]!)!, unknowns),
   ];
   const walls = network.walls
@@ -119,53 +177,54 @@ function judge(network: Network, readings: readonly Reading[], ids: readonly Id[
   });
   const relative = ({ misfit, deviation }: (typeof read)[number]) => Math.abs(misfit) / deviation;
   const judged: Judged[] = [];
-  let most = 0;
+  let most = critical;
   for (const each of read.sort((a, b) => relative(b) - relative(a)).slice(0, limit)) {
     // none of the rest can come near the most suspect one
     if (relative(each) < (1 - TIED) * most * Math.sqrt(LEAST_CONTROL)) break;
     const { reading, quantity, deviation, misfit } = each;
     const control = 1 - normal.variance(linearised(quantity, x)) / deviation ** 2;
     if (control < LEAST_CONTROL) continue;
-    const one = { reading, deviation, control, w: misfit / (deviation * Math.sqrt(control)), off: misfit / control };
-    if (!isHeard(one)) continue;
-    most = Math.max(most, Math.abs(one.w));
-    judged.push(one);
+    const w = misfit / (deviation * Math.sqrt(control));
+    if (Math.abs(w) < critical) continue;
+    most = Math.max(most, Math.abs(w));
+    judged.push({ reading, deviation, control, w, off: misfit / control });
   }
-  return judged.sort((a, b) => Math.abs(b.w) - Math.abs(a.w));
+  return {
+    judged: judged.sort((a, b) => Math.abs(b.w) - Math.abs(a.w)),
+    closed: { network, observations, x, normal },
+  };
 }
 
-/** Controlled as well as by one other reading just like it: what differs is a difference, however large deviations are. */
-const ONE_TO_ONE = 0.45;
+/** No wall and no angle is smaller than this, mm or degrees: what would have to be is not proposed. */
+const LEAST_FIT = 1;
 
-/**
- * Worth a word: more than is silent in the trade, and not what the deviations alone would bring about. A taped wall and the wall
- * opposite speak for themselves; of lengths off a drawing only what they can't be that far off by is said.
- */
-const isHeard = ({ reading, off, w, control }: Judged): boolean => {
-  const taped = reading.instrument === 'tape' || reading.instrument === 'laser';
-  if (Math.abs(w) < (!taped ? 2 : control > ONE_TO_ONE ? 0.4 : 1)) return false;
-  if (reading.kind === 'angle') return Math.abs(off) > (SILENT_ANGLE * Math.PI) / 180;
-  return Math.abs(off) >= MISCLOSURE.silent - 1e-6;
-};
-
-function misclosure(network: Network, judged: readonly Judged[]): Misclosure {
-  const suspects = judged.map(({ reading, off, deviation, control }): Suspect => {
+function suspectsOf(judged: readonly Judged[]): [Suspect, ...Suspect[]] {
+  const all = judged.map(({ reading, off, deviation, control }): Suspect => {
     const angle = reading.kind === 'angle';
     const fits = reading.value - (angle ? (off * 180) / Math.PI : off);
     return { reading, fits, slip: angle ? null : slipOf(reading, fits, deviation / Math.sqrt(control)) };
-  }) as [Suspect, ...Suspect[]];
+  });
+  const possible = all.filter(({ fits }) => fits > LEAST_FIT);
+  const suspects = (possible.length > 0 ? possible : all) as [Suspect, ...Suspect[]];
   // of those that cannot be told apart the likeliest is one that a slip explains, then the one read last
-  suspects.sort(
+  return suspects.sort(
     (a, b) => Number(b.slip !== null) - Number(a.slip !== null) || b.reading.time.localeCompare(a.reading.time),
   );
+}
+
+function misclosure(
+  network: Network,
+  suspects: [Suspect, ...Suspect[]],
+  rival: Rival | null,
+  verdict: Pick<Misclosure, 'again' | 'aside'>,
+): Misclosure {
   const { reading, fits } = suspects[0];
-  const angle = reading.kind === 'angle';
-  const by = Math.abs(reading.value - fits);
   return {
-    by,
+    by: Math.abs(reading.value - fits),
     suspects,
-    again: angle ? by > 4 * SILENT_ANGLE : by > MISCLOSURE.again,
-    along: angle ? null : wayOf(network, reading),
+    rival,
+    ...verdict,
+    along: reading.kind === 'angle' ? null : wayOf(network, reading),
   };
 }
 

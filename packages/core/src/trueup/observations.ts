@@ -1,4 +1,5 @@
-import { type Instrument, type Reading, cornersOfReading } from '../plan/plan';
+import type { Point } from '../geometry';
+import { type Id, type Instrument, type Reading, cornersOfReading } from '../plan/plan';
 import type { Network } from '../walls';
 import { deviationOf } from './deviations';
 import type { Quantity } from './quantity';
@@ -12,6 +13,8 @@ export type Source = Exclude<Instrument, 'tape' | 'laser'> | 'read' | 'assumed' 
 export interface Observation {
   readonly source: Source;
   readonly reading: Reading | null;
+  /** Of an assumed direction: whose it is, and which. */
+  readonly turns?: { readonly wall: Id; readonly meant: Point };
   /** mm; of angles radians */
   readonly deviation: number;
   readonly observed: number;

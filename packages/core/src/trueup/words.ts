@@ -1,6 +1,6 @@
 import type { Place, Reading, Units } from '../plan/plan';
 import { type Fineness, formatLength } from '../units';
-import type { Misclosure, Suspect } from './misclosure';
+import type { Misclosure, Rival, Suspect } from './misclosure';
 import type { Slip } from './slips';
 
 /** What a reading measures: mm as a length, an angle in degrees. */
@@ -27,15 +27,22 @@ export const placeInWords = ({ kind, face }: Pick<Place, 'kind' | 'face'>): stri
   face === 'inside' ? PLACES[kind] : `${PLACES[kind]}, ${face === 'outside' ? 'outside' : 'along its middle'}`;
 
 /** Contradicting readings in a plain sentence or two, as a colleague would say them. */
-export function misclosureInWords({ by, along, suspects }: Misclosure, units: Units): string {
+export function misclosureInWords({ by, along, suspects, rival }: Misclosure, units: Units): string {
   const [first, second] = suspects;
   const amount = valueInWords(first.reading, by, units);
   const way = along ? ` ${Math.abs(along.x) >= Math.abs(along.y) ? 'left to right' : 'top to bottom'}` : '';
   const misses = `Misses by ${along && units === 'metric' && by < 1000 ? `${Math.round(by)} mm` : amount}${way}.`;
-  if (!second || first.slip) return `${misses} Most likely this ${accused(first, units)}`;
+  if (!rival && (!second || first.slip)) return `${misses} Most likely this ${accused(first, units)}`;
   const others = suspects.length > 2 ? ` or ${suspects.length - 2} more` : '';
-  return `${misses} Either this ${accused(first, units)} Or ${plain(second, units)}${others}: a diagonal would tell.`;
+  const instead = second && !(rival && first.slip) ? ` Or ${plain(second, units)}${others}` : '';
+  if (rival)
+    return `${misses} Either this ${accused(first, units)}${instead && `${instead}.`} Or ${outOfSquareInWords(rival)}.`;
+  return `${misses} Either this ${accused(first, units)}${instead}: a diagonal would tell.`;
 }
+
+/** “the room is out of square by 1.3°: a diagonal would tell” */
+const outOfSquareInWords = ({ by, diagonal }: Rival): string =>
+  `the room is out of square by ${by.toFixed(1)}°: ${diagonal ? 'the other' : 'a'} diagonal would tell`;
 
 const plain = ({ reading, fits }: Suspect, units: Units): string =>
   `${valueInWords(reading, reading.value, units)}, where ${valueInWords(reading, fits, units)} would fit`;

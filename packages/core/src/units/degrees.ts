@@ -1,8 +1,7 @@
 import type { LengthUnit } from './parse';
 
 /** What was typed, in its own quantity: a length in mm, an angle in degrees, a share in per cent. */
-export type Quantity =
-  { ok: true; value: number; unit: LengthUnit | 'deg' | '%' } | { ok: false; reason: string };
+export type Quantity = { ok: true; value: number; unit: LengthUnit | 'deg' | '%' } | { ok: false; reason: string };
 
 const NUMBER = String.raw`(\d+(?:[.,]\d*)?|[.,]\d+)`;
 const ANGLE = new RegExp(`^${NUMBER} ?°?$`);

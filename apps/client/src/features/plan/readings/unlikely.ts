@@ -56,7 +56,11 @@ function ofPlace(place: Place): Sort | null {
   return { measured: isAlong(place) && place.kind !== 'sagitta' && place.kind !== 'radius' ? 'wall' : 'across' };
 }
 
-function ofChosen(field: Field, along: number | undefined, opening: 'door' | 'window' | 'opening' | undefined): Sort | null {
+function ofChosen(
+  field: Field,
+  along: number | undefined,
+  opening: 'door' | 'window' | 'opening' | undefined,
+): Sort | null {
   const room = along === undefined ? {} : { most: along };
   switch (field) {
     case 'length':
