@@ -7,6 +7,7 @@ import {
   misclosuresOn,
   signedArea,
   walkEnd,
+  walkEndInWords,
   walkedCorners,
 } from '../src';
 import { House } from './house';
@@ -52,6 +53,41 @@ describe('a walk round a room', () => {
     expect(outline[0]!.bulge).toBeCloseTo(0.5, 9);
     // rectangle and segment (exact: 1.006 414 m²)
     expect(Math.abs(signedArea(outline)) / 1e6).toBeCloseTo(2.4 * 3 + 1.006414, 5);
+  });
+
+  test.each([
+    [1, 4300, [1, 4]],
+    [0, 6300, [0, 2]],
+  ])('of two walls that explain it alike both are named: wall %d read as %d', (leg, wrong, both) => {
+    const walked: [number, number][] = [
+      [0, 6000],
+      [90, 4000],
+      [90, 4500],
+      [45, 2121.32],
+      [45, 2500],
+    ];
+    const list = legs(...walked).map((each, i) => (i === leg ? { ...each, length: wrong } : each));
+    const said = walkEndInWords(
+      walkEnd(walk(list)),
+      list.map(({ length }) => ({ value: length, text: '' })),
+      'metric',
+    );
+    expect([...said.suspects].sort()).toEqual(both);
+    for (const each of both) expect(said.words).toMatch(new RegExp(`wall ${each + 1}`, 'i'));
+  });
+
+  test('what a tape does is not a misclosure', () => {
+    const list = legs([0, 4200], [90, 3000], [90, 4192], [90, 3000]);
+    const said = walkEndInWords(
+      walkEnd(walk(list)),
+      list.map(({ length }) => ({ value: length, text: '' })),
+      'metric',
+    );
+    expect(said).toMatchObject({
+      again: false,
+      suspects: [],
+      words: 'It closes: 8 mm off over 14.392 m, as a tape does.',
+    });
   });
 
   test('spreading closes every walk, and moves no corner further than it misses', () => {

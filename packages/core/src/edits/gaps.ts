@@ -1,6 +1,6 @@
 import { type Draft, Refusal } from '../plan/draft';
-import { type GapReading, type Id, type WallMark, openingsOfGap, placeOfGap } from '../plan/plan';
-import { type GapRun, gapRun, labelOf } from '../openings';
+import { type GapReading, type Id, type OpeningType, openingsOfGap, placeOfGap } from '../plan/plan';
+import { type GapRun, type WidthRead, alikeWithin, gapRun, labelOf, sameType, widthRead } from '../openings';
 import { networkOfFloor } from '../rooms';
 import { type Slip, deviationOf, slipOf } from '../trueup';
 import { formatLength } from '../units';
@@ -32,45 +32,43 @@ export function readGap(draft: Draft, intent: Extract<Intent, { kind: 'readGap' 
   settle(draft, floor, { adjust: { stay: [from] }, keepRooms: true });
 }
 
-/** A width between jambs that differs from that of the type by less than this is the type’s, mm (common practice, no source). */
-const AS_MADE = 5;
-/** What is read as a width must be this much of what was thought, or the other way round; else it is a slip. */
-const CREDIBLE = 0.6;
-
-/** Once both of its jambs were read, an opening is as wide as that, unless a slip is likelier. */
+/**
+ * Once both of its jambs were read, an opening is as wide as that if its type can't be: when what was read adds up with that width and not with the
+ * type's. Openings of types alike but for a width that is the same within what a tape tells are of one type.
+ */
 function widenToReadings(draft: Draft, run: GapRun, id: Id): void {
   const reading = draft.gaps[id]!;
   const gaps = Object.values(draft.gaps).filter(({ from, to }) => from === run.from && to === run.to);
+  const whole = Object.values(draft.readings).find(
+    ({ kind, face, from, to }) => kind === 'length' && face === 'inside' && from === run.from && to === run.to,
+  );
+  const wall = whole ? { value: whole.value, deviation: deviationOf(whole), text: whole.text } : null;
   for (const opening of openingsOfGap(reading)) {
-    const { width } = draft.opening(opening)!;
-    const read = widthRead(gaps, opening);
-    if (read === null || Math.abs(read - width) <= AS_MADE) continue;
-    if (Math.min(read / width, width / read) < CREDIBLE || slipIn(reading, read - width)) continue;
-    ownType(draft, opening, { width: read });
-    const { kind, number } = draft.opening(opening)!;
-    draft.notes.push(`${labelOf({ kind, number })} is ${formatLength(read, draft.job.units)} wide between its jambs.`);
+    const read = widthRead(run, gaps, opening, wall);
+    if (!read?.other || slipIn(reading, read.value - draft.opening(opening)!.width)) continue;
+    const was = draft.opening(opening)!.width;
+    const alike = typeAlike(draft, opening, read);
+    if (alike) draft.put('openings', { ...draft.openings[opening]!, type: alike });
+    else ownType(draft, opening, { width: read.value });
+    const { kind, number, width } = draft.opening(opening)!;
+    const long = (mm: number) => formatLength(mm, draft.job.units);
+    draft.notes.push(`${labelOf({ kind, number })} is ${long(width)} wide between its jambs, not ${long(was)}.`);
   }
+}
+
+/** A type that differs from that of an opening in nothing but its width, which is the one that was read within what a tape tells. */
+function typeAlike(draft: Draft, opening: Id, { value, deviation }: WidthRead): Id | null {
+  const own = draft.types[draft.openings[opening]!.type]!;
+  const off = ({ width }: OpeningType) => Math.abs(width - value);
+  const [alike] = Object.values(draft.types)
+    .filter((type) => type.id !== own.id && off(type) <= alikeWithin(deviation))
+    .filter((type) => type.name === own.name && sameType({ ...type, width: own.width }, own))
+    .sort((a, b) => off(a) - off(b));
+  return alike?.id ?? null;
 }
 
 /** Would a usual slip in this reading explain why it is so much too wide, or too narrow? */
 function slipIn(reading: GapReading, off: number): Slip | null {
   const deviation = deviationOf({ kind: 'length', held: false, ...reading });
   return slipOf(reading, reading.value - off, deviation) ?? slipOf(reading, reading.value + off, deviation);
-}
-
-/** The width between its jambs, read in one, or as the difference of two distances from one corner; null while it was not. */
-function widthRead(gaps: readonly GapReading[], opening: Id): number | null {
-  const is = (mark: WallMark, jamb: 'near' | 'far') =>
-    typeof mark !== 'string' && mark.opening === opening && mark.jamb === jamb;
-  const over = gaps.find(({ a, b }) => is(a, 'near') && is(b, 'far'));
-  if (over) return over.value;
-  for (const near of gaps.filter(({ b }) => is(b, 'near'))) {
-    const far = gaps.find(({ a, b }) => is(b, 'far') && a === near.a && typeof a === 'string');
-    if (far) return far.value - near.value;
-  }
-  for (const far of gaps.filter(({ a }) => is(a, 'far'))) {
-    const near = gaps.find(({ a, b }) => is(a, 'near') && b === far.b && typeof b === 'string');
-    if (near) return near.value - far.value;
-  }
-  return null;
 }

@@ -9,7 +9,7 @@ import {
   type Units,
   openingsOfGap,
 } from '../plan/plan';
-import { MISCLOSURE, type Slip, deviationOf, slipInWords, slipOf } from '../trueup';
+import { type Slip, criticalValue, deviationOf, slipInWords, slipOf } from '../trueup';
 import { formatLength } from '../units';
 import { type HalfWall, type Network, chainBetween, faceEnd, faceStart } from '../walls';
 import { openingSpan } from './fit';
@@ -76,8 +76,13 @@ interface Net {
   readonly of: (mark: WallMark) => number;
 }
 
-/** The marks of a run as unknowns along it, and what was read between them; `wall` is what is known of the whole. */
-function netOf(run: GapRun, gaps: readonly GapReading[], wall: { value: number; deviation: number } | null): Net {
+/** The marks of a run as unknowns along it, and what was read between them; `wall` is what is known of the whole, `free` an opening whose width is not. */
+function netOf(
+  run: GapRun,
+  gaps: readonly GapReading[],
+  wall: { value: number; deviation: number } | null,
+  free: Id | null = null,
+): Net {
   const index = new Map<string, number>();
   const now = [run.length];
   for (const { opening, near, far } of run.stands) {
@@ -94,7 +99,7 @@ function netOf(run: GapRun, gaps: readonly GapReading[], wall: { value: number; 
       deviation: deviationOf({ kind: 'length', held: false, ...reading }),
       reading,
     })),
-    ...run.stands.map(({ opening }) => ({
+    ...run.stands.filter(({ opening }) => opening.id !== free).map(({ opening }) => ({
       a: of({ opening: opening.id, jamb: 'near' }),
       b: of({ opening: opening.id, jamb: 'far' }),
       value: opening.width,
@@ -166,7 +171,10 @@ export function sumOfGaps(run: GapRun, gaps: readonly GapReading[]): (Reading & 
   };
 }
 
-/** What readings along walls say of the length of those that were not read themselves. */
+/**
+ * What readings along walls say of the lengths of these, but for readings that are shown to be slips. A wall that was read itself is known by both: the
+ * readings along it are one more observation of its length.
+ */
 export function sumsOfGaps(
   network: Network,
   gaps: readonly GapReading[],
@@ -175,9 +183,11 @@ export function sumsOfGaps(
 ): Reading[] {
   return gapsByRun(gaps).flatMap((own) => {
     const { from, to } = own[0]!;
-    if (readings.some((r) => r.kind === 'length' && r.face === 'inside' && r.from === from && r.to === to)) return [];
     const run = gapRun(network, from, to, openings);
-    const sum = run && sumOfGaps(run, readOn(run, own));
+    if (!run) return [];
+    const read = readings.find((r) => r.kind === 'length' && r.face === 'inside' && r.from === from && r.to === to);
+    const wall = read ? { value: read.value, deviation: deviationOf(read), text: read.text } : null;
+    const sum = sumOfGaps(run, trusted(run, readOn(run, own), wall));
     return sum ? [sum] : [];
   });
 }
@@ -186,12 +196,11 @@ export function sumsOfGaps(
 const MOST_ASIDE = 3;
 
 /** The readings less those that the others show to be slips: they are said, and the openings are not put askew by them. */
-function trusted(run: GapRun, gaps: readonly GapReading[]): readonly GapReading[] {
-  const wall = { value: run.length, deviation: 1, text: '' };
+function trusted(run: GapRun, gaps: readonly GapReading[], wall: WallKnown | null): readonly GapReading[] {
   let kept = gaps;
   for (let round = 0; round < MOST_ASIDE; round += 1) {
     const found = gapMisclosure(run, kept, wall);
-    if (!found || found.by <= MISCLOSURE.again) break;
+    if (!found) break;
     const [first, second] = found.suspects;
     const told = !second || tellingOf(first.slip) > tellingOf(second.slip);
     if (!told || first.reading === 'wall') break;
@@ -200,9 +209,55 @@ function trusted(run: GapRun, gaps: readonly GapReading[]): readonly GapReading[
   return kept;
 }
 
+/** How wide an opening was read to be between its jambs, mm. */
+export interface WidthRead {
+  readonly value: number;
+  readonly deviation: number;
+  /** That its type should be as wide as it is can't be brought together with what was read, and nothing else is amiss once it is let go. */
+  readonly other: boolean;
+}
+
+/**
+ * How wide an opening is by what was read along its wall, when both of its jambs were; null while they were not. `wall` is what is known of the whole
+ * length without these readings.
+ */
+export function widthRead(
+  run: GapRun,
+  gaps: readonly GapReading[],
+  id: Id,
+  wall: WallKnown | null,
+): WidthRead | null {
+  const stand = run.stands.find(({ opening }) => opening.id === id);
+  const read = stand && betweenJambs(gaps, id);
+  if (!read) return null;
+  const significant =
+    Math.abs(read.value - stand.opening.width) > criticalValue(gaps.length) * Math.hypot(read.deviation, MADE);
+  return { ...read, other: significant && !misses(judgedIn(netOf(run, gaps, wall, id)), gaps.length) };
+}
+
+/** The width between the jambs of an opening, read in one, or as the difference of two distances from one corner. */
+function betweenJambs(gaps: readonly GapReading[], opening: Id): Pick<WidthRead, 'value' | 'deviation'> | null {
+  const is = (mark: WallMark, jamb: 'near' | 'far') =>
+    typeof mark !== 'string' && mark.opening === opening && mark.jamb === jamb;
+  const own = (gap: GapReading) => deviationOf({ kind: 'length', held: false, ...gap });
+  const over = gaps.find(({ a, b }) => is(a, 'near') && is(b, 'far'));
+  if (over) return { value: over.value, deviation: own(over) };
+  const pairs = gaps.flatMap((one) =>
+    gaps.flatMap((two) => {
+      const left = is(one.b, 'far') && is(two.b, 'near') && one.a === 'from' && two.a === 'from';
+      const right = is(one.a, 'near') && is(two.a, 'far') && one.b === 'to' && two.b === 'to';
+      return left || right ? [{ value: one.value - two.value, deviation: Math.hypot(own(one), own(two)) }] : [];
+    }),
+  );
+  return pairs[0] ?? null;
+}
+
+/** Widths that differ by no more than this are those of one type, read twice, mm. */
+export const alikeWithin = (deviation: number): number => criticalValue(2) * Math.hypot(deviation, MADE);
+
 /** Where readings put the jambs of the openings they name, mm from the corner `from`, the wall being as long as it is on the plan. */
 export function placesByGaps(run: GapRun, all: readonly GapReading[]): Map<Id, { near: number; far: number }> {
-  const gaps = trusted(run, all);
+  const gaps = trusted(run, all, { value: run.length, deviation: 1, text: '' });
   const net = netOf(run, gaps, { value: run.length, deviation: CERTAIN });
   const { x } = solve(net);
   const named = new Set(gaps.flatMap((gap) => openingsOfGap(gap)));
@@ -262,8 +317,10 @@ export interface GapJudged {
 const LEAST_CONTROL = 0.02;
 
 /** How the readings along a wall agree with each other, with the openings in it and with what is known of the whole. */
-export function judgedGaps(run: GapRun, gaps: readonly GapReading[], wall: WallKnown | null): GapJudged[] {
-  const net = netOf(run, gaps, wall);
+export const judgedGaps = (run: GapRun, gaps: readonly GapReading[], wall: WallKnown | null): GapJudged[] =>
+  judgedIn(netOf(run, gaps, wall));
+
+function judgedIn(net: Net): GapJudged[] {
   const { x, covariance } = solve(net);
   const at = (i: number) => (i < 0 ? 0 : x[i]!);
   const cov = (i: number, j: number) => (i < 0 || j < 0 ? 0 : covariance.get(i, j));
@@ -277,21 +334,21 @@ export function judgedGaps(run: GapRun, gaps: readonly GapReading[], wall: WallK
   });
 }
 
-/** What deviations alone bring about is not worth a word, in standardised residuals. */
-const HEARD = 1.5;
+/** Is one of them further off than chance makes one of so many? */
+const misses = (judged: readonly GapJudged[], count: number): boolean =>
+  judged.some(({ w }) => Math.abs(w) > criticalValue(count + 1));
 
 /**
  * Do the readings along a wall add up, to the wall and to the openings in it? If not, which is most likely wrong: by the largest standardised residual
- * (data snooping; Baarda 1968, from memory), of those that cannot be told apart one that a usual slip explains. `wall` is what
+ * (data snooping; Baarda 1968, from memory) if it is significant, of those that cannot be told apart one that a usual slip explains. `wall` is what
  * is known of the whole length without them.
  */
 export function gapMisclosure(run: GapRun, gaps: readonly GapReading[], wall: WallKnown | null): GapMisclosure | null {
   if (gaps.length === 0) return null;
-  const judged = judgedGaps(run, gaps, wall).filter(
-    ({ off, control }) => control >= LEAST_CONTROL && Math.abs(off) / control >= MISCLOSURE.silent,
-  );
+  const all = judgedGaps(run, gaps, wall);
+  if (!misses(all, gaps.length)) return null;
+  const judged = all.filter(({ control, value, off }) => control >= LEAST_CONTROL && value + off / control > 0);
   const worst = judged.reduce((most, { w }) => Math.max(most, Math.abs(w)), 0);
-  if (worst < HEARD) return null;
   const suspects = judged
     .filter(({ w }) => Math.abs(w) >= (1 - TIED) * worst)
     .map(({ reading, value, off, deviation, control }): GapSuspect & { time: string } => {

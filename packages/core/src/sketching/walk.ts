@@ -1,4 +1,5 @@
-import { type Point, type RingPoint, bulgeOfSagitta, distance, dot, moved } from '../geometry';
+import { type Point, type RingPoint, bulgeOfSagitta, direction, distance, dot, moved } from '../geometry';
+import { deviationOf } from '../trueup';
 
 /** One wall of a room as it is walked along: turn, then go. */
 export interface WalkLeg {
@@ -54,6 +55,8 @@ export interface WalkMisclosure {
   readonly perimeter: number;
   /** The most that spreading it would take off a leg or put onto it, mm. */
   readonly most: number;
+  /** No more than the deviations of a tape bring about: a test at 1 %. */
+  readonly asATapeDoes: boolean;
   /** Legs of which one alone could explain it, the likeliest first, with the length that would. */
   readonly suspects: readonly { readonly leg: number; readonly fits: number }[];
 }
@@ -99,9 +102,27 @@ export function walkEnd(corners: readonly RingPoint[]): WalkEnd {
       dy: misclosure.y,
       perimeter,
       most: Math.max(...corrections.map(Math.abs)),
+      asATapeDoes: isByChance(corners, lengths, misclosure),
       suspects: suspects.map(({ leg, fits }) => ({ leg, fits })),
     },
   };
+}
+
+/** The 99 % quantile of χ² with two degrees of freedom: −2 ln 0.01 (exact). */
+const CRITICAL = -2 * Math.log(0.01);
+
+/** Is mᵀΣ⁻¹m below what chance exceeds once in a hundred, Σ being the covariance that the lengths give the end of the walk? */
+function isByChance(corners: readonly RingPoint[], lengths: readonly number[], m: Point): boolean {
+  let [xx, xy, yy] = [1e-6, 0, 1e-6];
+  lengths.forEach((length, i) => {
+    const variance = deviationOf({ kind: 'length', value: length, instrument: 'tape', held: false }) ** 2;
+    const u = direction(corners[i]!, corners[i + 1]!);
+    xx += variance * u.x * u.x;
+    xy += variance * u.x * u.y;
+    yy += variance * u.y * u.y;
+  });
+  const determinant = xx * yy - xy * xy;
+  return (yy * m.x * m.x - 2 * xy * m.x * m.y + xx * m.y * m.y) / determinant <= CRITICAL;
 }
 
 /**

@@ -16,7 +16,7 @@ export function WalkClosing() {
   const units = useAppSelector((state) => state.plan.plan!.job.units);
   if (proposal?.kind !== 'walk' || !proposal.closing) return null;
   const end = endOfWalk(proposal);
-  const { words, again, suspect } = walkEndInWords(
+  const { words, again, suspects } = walkEndInWords(
     end,
     proposal.lines.map(({ length }) => length),
     units,
@@ -39,11 +39,17 @@ export function WalkClosing() {
         <BarButton
           strong={!again}
           icon="check"
-          label={suspect === null ? 'Keep' : 'Keep, spread it'}
+          label={suspects.length === 0 ? 'Keep' : 'Keep, spread it'}
           onPress={() => dispatch(keepProposal)}
         />
-        {suspect !== null && (
-          <BarButton strong={again} label={`Wall ${suspect + 1} again`} onPress={() => dispatch(chooseLine(suspect))} />
+        {suspects.slice(0, 2).map((leg) => (
+          <BarButton
+            key={leg}
+            strong={again}
+            label={`Wall ${leg + 1} again`}
+            onPress={() => dispatch(chooseLine(leg))}
+          />
+        ))} />
         )}
         <BarButton label="Not yet" onPress={() => dispatch(chooseLine(null))} />
       </View>
