@@ -72,6 +72,34 @@ describe('correcting', () => {
     expect(bench.floor().area).toBeCloseTo(13.5e6, 0);
   });
 
+  test('a wall that is not chosen is dragged by a finger that rests on it first; a quick one moves the sheet', () => {
+    const drag = (rested: boolean) => {
+      const { bench, state } = workbench(shed());
+      const tool = chooseTool(bench);
+      tool.down(at(2000, -60));
+      tool.move(at(2000, -400, false, rested));
+      tool.up(at(2000, -560, false, rested));
+      return state;
+    };
+    expect(drag(true)).toMatchObject({ selection: { kind: 'wall' }, committed: [{ kind: 'moveWall', by: -500 }] });
+    expect(drag(false)).toMatchObject({ committed: [], selection: { kind: 'nothing' } });
+  });
+
+  test('the chosen wall is parted where a finger rests on it, and the part to the nearer end is pushed', () => {
+    const { bench, state } = workbench(shed());
+    const face = bench.floor().rooms[0]!.faces.find((f) => f.d.x > 0.9)!;
+    state.selection = { kind: 'wall', face: face.key };
+    const tool = chooseTool(bench);
+    tool.down(at(1500, -60));
+    tool.move(at(1500, 300, false, true));
+    tool.up(at(1500, 800, false, true));
+    expect(state.proposal).toMatchObject({ kind: 'bump', from: 0, width: 1500, depth: -300 });
+    expect(state.tool).toBe('bump');
+    expect(bench.keep()).toBe(true);
+    expect(bench.floor().openEnds).toEqual([]);
+    expect(bench.floor().area).toBeCloseTo(12e6 - 1500 * 300, 0);
+  });
+
   test('the handle in the room bends the chosen wall', () => {
     const { bench, state } = workbench(shed());
     const face = bench.floor().rooms[0]!.faces.find((f) => f.a.x > 3999 && f.b.x > 3999)!;

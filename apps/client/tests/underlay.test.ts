@@ -137,7 +137,7 @@ describe('what is said', () => {
   });
 
   test('what is to be marked next', () => {
-    expect(markWords(newMarks('flatten', underlay))).toContain('0 of 4');
+    expect(markWords(newMarks('flatten', underlay))).toContain('its top left first');
     expect(markWords({ ...newMarks('place', underlay), marks: [{ x: 1, y: 1 }] })).toBe(
       'Now the same point on the plan.',
     );

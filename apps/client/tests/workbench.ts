@@ -12,6 +12,7 @@ export function workbench(plan: Plan = newPlan({ name: 'Shed' })) {
     committed: [] as Intent[],
     panned: 0,
     drawn: '',
+    tool: 'choose',
     proposal: null as Proposal | null,
     guides: [] as readonly Guide[],
     choices: {
@@ -51,6 +52,7 @@ export function workbench(plan: Plan = newPlan({ name: 'Shed' })) {
       return { ok: result.ok, made: result.ok ? result.made : null };
     },
     select: (selection) => (state.selection = selection),
+    handOver: (tool) => (state.tool = tool),
     pan: (dx) => (state.panned += dx),
     drawn: (room) => (state.drawn = room),
     seed: () => `t${(seeds += 1)}`,
@@ -59,12 +61,13 @@ export function workbench(plan: Plan = newPlan({ name: 'Shed' })) {
 }
 
 /** A pointer at a point of the house, on a screen of 10 mm to the pixel. */
-export const at = (x: number, y: number, free = false): Pointer => ({
+export const at = (x: number, y: number, free = false, rested = false): Pointer => ({
   at: { x, y },
   px: { x: x / 10, y: y / 10 },
   reach: 150,
   free,
   several: false,
+  rested,
 });
 
 export function shed(): Plan {

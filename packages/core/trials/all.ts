@@ -1,6 +1,7 @@
 import { openingsStay } from './openings-stay';
 import { misread } from '../tests/units-fuzz';
 import { drawTwoBoxes } from './two-boxes';
+import { falseStretches } from './pictures';
 import { calibration, cleanFloors, slips } from './readings';
 import { tilePlans } from './tiling';
 
@@ -15,6 +16,7 @@ const trials: Record<string, { usual: number; run(count: number, seed: number): 
   clean: { usual: 2000, run: cleanFloors },
   slips: { usual: 300, run: slips },
   calibration: { usual: 200, run: calibration },
+  pictures: { usual: 5000, run: falseStretches },
   tiling: { usual: 10_000, run: tilePlans },
 };
 

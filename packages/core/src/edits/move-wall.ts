@@ -31,7 +31,7 @@ export function moveWall(
 }
 
 /** Walls on the move: where to, the direction they run in, whether their neighbours turn, and what has changed so far. */
-interface MovingRun {
+export interface MovingRun {
   readonly moving: ReadonlySet<Id>;
   readonly shift: Point;
   readonly d: Point;
@@ -40,7 +40,7 @@ interface MovingRun {
 }
 
 /** Moves one corner of the moving run: along the wall it can slide on, splitting the corner where other walls must stay. */
-function shiftCorner(draft: Draft, star: Star, { moving, shift, d, turn, changed }: MovingRun): void {
+export function shiftCorner(draft: Draft, star: Star, { moving, shift, d, turn, changed }: MovingRun): void {
   const { corner } = star;
   const others = star.around.filter((half) => !moving.has(half.wall.id));
   if (turn) {

@@ -99,13 +99,15 @@ function netOf(
       deviation: deviationOf({ kind: 'length', held: false, ...reading }),
       reading,
     })),
-    ...run.stands.filter(({ opening }) => opening.id !== free).map(({ opening }) => ({
-      a: of({ opening: opening.id, jamb: 'near' }),
-      b: of({ opening: opening.id, jamb: 'far' }),
-      value: opening.width,
-      deviation: MADE,
-      reading: null,
-    })),
+    ...run.stands
+      .filter(({ opening }) => opening.id !== free)
+      .map(({ opening }) => ({
+        a: of({ opening: opening.id, jamb: 'near' }),
+        b: of({ opening: opening.id, jamb: 'far' }),
+        value: opening.width,
+        deviation: MADE,
+        reading: null,
+      })),
     ...(wall ? [{ a: -1, b: 0, ...wall, reading: 'wall' as const }] : []),
   ];
   return { observations, now, of };
@@ -221,12 +223,7 @@ export interface WidthRead {
  * How wide an opening is by what was read along its wall, when both of its jambs were; null while they were not. `wall` is what is known of the whole
  * length without these readings.
  */
-export function widthRead(
-  run: GapRun,
-  gaps: readonly GapReading[],
-  id: Id,
-  wall: WallKnown | null,
-): WidthRead | null {
+export function widthRead(run: GapRun, gaps: readonly GapReading[], id: Id, wall: WallKnown | null): WidthRead | null {
   const stand = run.stands.find(({ opening }) => opening.id === id);
   const read = stand && betweenJambs(gaps, id);
   if (!read) return null;

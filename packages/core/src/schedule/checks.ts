@@ -138,6 +138,8 @@ function nibs(line: ScheduleLine, units: Units): OpeningCheck[] {
 }
 
 function heights(line: ScheduleLine, units: Units): OpeningCheck[] {
+  // one to the ceiling is as high as the higher of its rooms
+  if (line.opening.toCeiling) return [];
   const low = line.rooms.find((room) => room && line.head > room.ceilingHeight + 0.5);
   return low
     ? [

@@ -22,6 +22,8 @@ export interface Fit {
   readonly size: PixelSize;
   /** Standard deviation of the scale, as a share of it. */
   readonly deviation: number;
+  /** The same of how the two scales stand to each other; 0 where there is one. */
+  readonly ratioDeviation: number;
   /** For each distance: what the scale makes of it less what it is said to be, mm. */
   readonly misses: readonly number[];
 }
@@ -31,7 +33,8 @@ const statedDeviation = (mm: number): number => STATED.least + STATED.share * mm
 
 /**
  * One scale for all directions by least squares: Σ wᵢ(Lᵢ − k·pᵢ)² is least for k = Σ wᵢpᵢLᵢ / Σ wᵢpᵢ², p in px, L in mm, with the weights
- * 1/σ² of what was stated and of marking two points. `size.x` = `size.y`. Null without a distance between different points.
+ * 1/σ² of what was stated and of marking two points. `size.x` = `size.y`. Null without a distance between different points, and where
+ * the points lie so close together that marking them leaves no scale.
  */
 export function fitScale(distances: readonly KnownDistance[]): Fit | null {
   const lengths = distances.map(({ a, b }) => distance(a, b));
@@ -43,14 +46,26 @@ export function fitScale(distances: readonly KnownDistance[]): Fit | null {
     information = sum(lengths.map((p, i) => weights[i]! * p * p));
     k = sum(lengths.map((p, i) => weights[i]! * p * distances[i]!.value)) / information;
   }
-  return { size: { x: k, y: k }, ...judged(distances, { x: k, y: k }, 1 / Math.sqrt(information) / k, 1) };
+  const deviation = 1 / Math.sqrt(information) / k;
+  if (!(deviation < NO_SCALE)) return null;
+  return { size: { x: k, y: k }, ratioDeviation: 0, ...judged(distances, { x: k, y: k }, deviation, 1) };
 }
+
+/** Marks that leave a scale as uncertain as this are no scale, as a share (common practice, no source). */
+const NO_SCALE = 0.2;
+/** Nor are two scales that may be off against each other by this. */
+const NO_RATIO = 0.05;
 
 /**
  * Scales across and down the picture apart: Lᵢ² = kx²·Δxᵢ² + ky²·Δyᵢ², linear in the squares, then improved by Gauss–Newton on the lengths. Null
- * where the distances do not tell both: at least two are needed, in different directions.
+ * where the distances do not tell both: at least two are needed, in directions different enough.
  */
 export function fitStretched(distances: readonly KnownDistance[]): Fit | null {
+  const fit = fitBothWays(distances);
+  return fit && fit.ratioDeviation < NO_RATIO ? fit : null;
+}
+
+function fitBothWays(distances: readonly KnownDistance[]): Fit | null {
   if (distances.length < 2) return null;
   const rows = distances.map(pixels);
   const squares = solved(
@@ -61,6 +76,7 @@ export function fitStretched(distances: readonly KnownDistance[]): Fit | null {
   if (!squares || !(squares.x > 0 && squares.y > 0)) return null;
   let size = { x: Math.sqrt(squares.x), y: Math.sqrt(squares.y) };
   let deviation = 0;
+  let ratio = 0;
   for (let round = 0; round < 8; round += 1) {
     const now = rows.map(({ x, y }) => Math.hypot(size.x * x, size.y * y));
     const step = solved(
@@ -73,8 +89,9 @@ export function fitStretched(distances: readonly KnownDistance[]): Fit | null {
     if (!step) return null;
     size = { x: size.x + step.x, y: size.y + step.y };
     deviation = Math.max(Math.sqrt(step.xx) / size.x, Math.sqrt(step.yy) / size.y);
+    ratio = step.xx / size.x ** 2 + step.yy / size.y ** 2 - (2 * step.xy) / (size.x * size.y);
   }
-  return { size, ...judged(distances, size, deviation, 2) };
+  return { size, ratioDeviation: Math.sqrt(Math.max(0, ratio)), ...judged(distances, size, deviation, 2) };
 }
 
 const norm = ({ x, y }: { x: number; y: number }) => Math.hypot(x, y);
@@ -89,7 +106,7 @@ function solved(rows: readonly (readonly number[])[], right: readonly number[], 
   if (!(determinant > 1e-4 * normal.get(0, 0) * normal.get(1, 1))) return null;
   const back = inverse(normal);
   const x = back.mmul(a.transpose().mmul(b));
-  return { x: x.get(0, 0), y: x.get(1, 0), xx: back.get(0, 0), yy: back.get(1, 1) };
+  return { x: x.get(0, 0), y: x.get(1, 0), xx: back.get(0, 0), yy: back.get(1, 1), xy: back.get(0, 1) };
 }
 
 /** What each distance misses by. More of them than unknowns that agree worse than they should make the scale so much less certain. */
@@ -117,7 +134,7 @@ export function scaleOf({
   const fit = fitOf(calibration);
   if (!fit) {
     const k = UNKNOWN_SIZE / Math.max(width, height);
-    return { size: { x: k, y: k }, deviation: 1, misses: [], known: false };
+    return { size: { x: k, y: k }, deviation: 1, ratioDeviation: 0, misses: [], known: false };
   }
   const size = { x: fit.size.x * correction, y: fit.size.y * correction };
   return { ...fit, size, known: true };
@@ -131,7 +148,7 @@ function fitOf(calibration: Calibration): Fit | null {
       return (calibration.stretched ? fitStretched(calibration.distances) : null) ?? fitScale(calibration.distances);
     case 'printed': {
       const k = calibration.perPixel * calibration.ratio;
-      return { size: { x: k, y: k }, deviation: PRINTED, misses: [] };
+      return { size: { x: k, y: k }, deviation: PRINTED, ratioDeviation: 0, misses: [] };
     }
   }
 }
@@ -144,35 +161,41 @@ export interface Agreement {
   readonly at: number;
   /** By how much a row is longer than it should be against a column; 0 where the picture does not seem stretched. */
   readonly stretch: number;
+  /** Which way one more distance would tell whether it is; null where those there are do. */
+  readonly wanted: 'across' | 'down' | null;
 }
 
 /** Stretched by less than this is not said, as a share. */
 const LEAST_STRETCH = 0.005;
+/** Two scales are told apart when they differ by so many deviations of how they stand to each other: two-sided, 0.1 %. */
+const CRITICAL = 3.29;
+/** How well the two scales should be known against each other to say that a picture is not stretched, as a share. */
+const TELLS = 0.01;
 
 /**
- * How well the distances agree with one scale, and whether one direction of the picture is stretched: where two scales differ by more than three times
- * what marking the points explains. Null while there are fewer than two.
+ * How well the distances agree with one scale, and whether one direction of the picture is stretched: judged by the covariance of the fit of two
+ * scales, so that distances in nearly one direction, which tell nothing, say nothing. Null while there are fewer than two.
  */
 export function agreementOf(distances: readonly KnownDistance[]): Agreement | null {
   const fit = distances.length > 1 ? fitScale(distances) : null;
   if (!fit) return null;
   const shares = fit.misses.map((miss, i) => Math.abs(miss) / distances[i]!.value);
   const worst = Math.max(...shares);
-  const apart = fitStretched(distances);
+  const apart = fitBothWays(distances);
   const stretch = apart ? apart.size.y / apart.size.x - 1 : 0;
   const significant =
-    apart !== null && Math.abs(stretch) > Math.max(LEAST_STRETCH, 3 * Math.SQRT2 * deviationAlone(distances, apart));
-  return { worst, at: shares.indexOf(worst), stretch: significant ? stretch : 0 };
+    apart !== null &&
+    apart.ratioDeviation < NO_RATIO &&
+    Math.abs(Math.log1p(stretch)) > Math.max(LEAST_STRETCH, CRITICAL * apart.ratioDeviation);
+  const [across, down] = (['x', 'y'] as const).map((axis) => sum(distances.map((each) => pixels(each)[axis] ** 2)));
+  const tells = apart !== null && (significant || apart.ratioDeviation < TELLS);
+  return {
+    worst,
+    at: shares.indexOf(worst),
+    stretch: significant ? stretch : 0,
+    wanted: tells ? null : across! < down! ? 'across' : 'down',
+  };
 }
-
-/** What marking two points would leave uncertain of a scale, as a share, at the best distance. */
-const deviationAlone = (distances: readonly KnownDistance[], { size }: Fit): number =>
-  Math.min(
-    ...distances.map(({ a, b, value }) => {
-      const k = (size.x + size.y) / 2;
-      return Math.hypot(Math.SQRT2 * MARKING * k, statedDeviation(value)) / (k * distance(a, b));
-    }),
-  );
 
 /** What a picture of one floor of a house shows: from a closet to a terrace of houses, mm (common practice, no source). */
 const LIKELY_WIDTH = { least: 1500, most: 60_000 } as const;

@@ -35,14 +35,20 @@ function flat(points: readonly Point[]): boolean {
   });
 }
 
-/** The four corners in the order in which a rectangle is walked, beginning at its top left; null where they do not stand round anything. */
+/**
+ * The four corners in the order in which a rectangle is walked, beginning at its top left; null where they do not stand round anything. Marked one
+ * after the other round the sheet the first is its top left, however the photo is turned; marked across, the one that is at the top left of the photo.
+ */
 export function cornersInOrder(points: readonly Point[]): Point[] | null {
   if (points.length !== 4) return null;
   const middle = { x: mean(points.map(({ x }) => x)), y: mean(points.map(({ y }) => y)) };
   const round = [...points].sort(
     (a, b) => Math.atan2(a.y - middle.y, a.x - middle.x) - Math.atan2(b.y - middle.y, b.x - middle.x),
   );
-  const first = round.reduce((best, p, i) => (p.x + p.y < round[best]!.x + round[best]!.y ? i : best), 0);
+  const marked = round.indexOf(points[0]!);
+  const goesRound = [1, 3].some((step) => points.every((p, i) => round[(marked + step * i) % 4] === p));
+  const atTopLeft = round.reduce((best, p, i) => (p.x + p.y < round[best]!.x + round[best]!.y ? i : best), 0);
+  const first = goesRound ? marked : atTopLeft;
   const ordered = [...round.slice(first), ...round.slice(0, first)];
   const convex = ordered.every((b, i) => {
     const [a, c] = [ordered[(i + 3) % 4]!, ordered[(i + 1) % 4]!];

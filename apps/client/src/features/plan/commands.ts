@@ -158,6 +158,13 @@ export const takeTool =
     if (drawsBeside(tool) && box && !getState().view.byHand) dispatch(viewActions.fitted({ box, margin: ROOM_BESIDE }));
   };
 
+/** The tool that pushes a part of a wall, and what to do with it. */
+export const pushPart: Command = (dispatch) => {
+  dispatch(takeTool('bump'));
+  const text = 'Press on the wall where the part is and push it out or in. Then type its width and depth.';
+  dispatch(planActions.said({ text, tone: 'said' }));
+};
+
 /** One step back: what is typed, then the field, then what is selected, then the tool. */
 export const backOut: Command = (dispatch, getState) => {
   const { pad, selection, tool, naming, proposal } = getState().plan;

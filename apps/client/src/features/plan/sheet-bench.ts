@@ -34,6 +34,11 @@ export function sheetBench(dispatch: AppDispatch, getState: () => RootState): Be
     },
     keep: () => dispatch(keepProposal),
     select: (selection) => dispatch(planActions.selected(selection)),
+    handOver: (tool) => {
+      const { proposal } = getState().plan;
+      dispatch(planActions.toolChosen(tool));
+      dispatch(planActions.proposed(proposal));
+    },
     guide: (guides) => dispatch(viewActions.guided(guides)),
     trace: (points) => dispatch(viewActions.traced(points)),
     traced: () => {

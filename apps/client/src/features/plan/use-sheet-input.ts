@@ -20,7 +20,7 @@ import { loopTool } from './tools/loop-tool';
 import { measureTool } from './tools/measure-tool';
 import { shapeTool } from './tools/shape-tool';
 import { type PointerLike, SheetInput } from './tools/sheet-input';
-import type { Bench, Pointer, Tool } from './tools/tool';
+import { type Bench, type Pointer, REST, type Tool } from './tools/tool';
 import { underlayTool } from './tools/underlay-tool';
 import { walkTool } from './tools/walk-tool';
 import { drawsBeside } from './tool-names';
@@ -82,11 +82,13 @@ export function useSheetInput(host: React.RefObject<View | null>): void {
     const bench = sheetBench(dispatch, getState);
     const made: Partial<Record<ToolName, Tool>> = {};
     const tool = (): Tool => (made[getState().plan.tool] ??= TOOLS[getState().plan.tool](bench));
+    let pressedAt = 0;
     const pointer = (px: Point, event: PointerLike): Pointer => {
       const { view } = getState().view;
       const reach = (event.pointerType === 'mouse' ? REACH.mouse : REACH.touch) / view.scale;
       const free = event.altKey || getState().plan.choices.free;
-      return { at: toHouse(view, px), px, reach, free, several: event.shiftKey && event.pointerType === 'mouse' };
+      const several = event.shiftKey && event.pointerType === 'mouse';
+      return { at: toHouse(view, px), px, reach, free, several, rested: performance.now() - pressedAt >= REST };
     };
     const finger = (px: Point | null, event?: PointerLike) => {
       const shown = px && event?.pointerType === 'touch' && tool().busy ? px : null;
@@ -95,6 +97,7 @@ export function useSheetInput(host: React.RefObject<View | null>): void {
     const input = new SheetInput({
       down: (px, event) => {
         dispatch(viewActions.crosshairShown(false));
+        pressedAt = performance.now();
         tool().down(pointer(px, event));
         // a mark is set where the finger is put down
         if (getState().plan.proposal?.kind === 'marks') finger(px, event);

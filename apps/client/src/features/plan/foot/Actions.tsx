@@ -3,7 +3,7 @@ import { memo } from 'react';
 import { type Command, useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { DropMenu } from '../../../ui/DropMenu';
-import { loosen, remove, stepWall, toNextWall } from '../commands';
+import { loosen, pushPart, remove, stepWall, toNextWall } from '../commands';
 import { edit } from '../edit';
 import { addOpening } from '../openings/commands';
 import { OpeningActions, ReadAlong } from '../openings/OpeningActions';
@@ -70,6 +70,14 @@ function WallActions() {
             onPress={() => dispatch(planActions.panelShown('tray'))}
           />
           <ReadAlong />
+          {!curved && (
+            <BarButton
+              icon="wall"
+              label="Push a part"
+              says="Push a part of this wall"
+              onPress={() => dispatch(pushPart)}
+            />
+          )}
         </>
       )}
       <BarIcon icon="chevron-left" says="Wall before" onPress={() => dispatch(stepWall(-1))} />

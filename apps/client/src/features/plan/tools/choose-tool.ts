@@ -1,13 +1,14 @@
 import { type Hit, type Point, cornerAt, hitAt } from '@velvet-tape/core';
 import type { Selection } from '../plan-slice';
-import { type Grip, gripAt, intentOfGrip, isStill } from './grips';
+import { type Grip, gripAt, heldGrip, intentOfGrip, isStill, pushedPart } from './grips';
 import { chooseAll, rectangle, roomsWithin } from './lasso-tool';
 import { caught } from './snapping';
 import { type Bench, type Pointer, type Tool, isTap } from './tool';
 
 /**
  * Taps choose what is under the finger. A drag moves what was already chosen, else the sheet; with Shift the mouse
- * draws a rectangle round what is to be chosen. idle → pressed → dragging → idle
+ * draws a rectangle round what is to be chosen. A finger that rests on a wall before it moves has hold of the wall, chosen or not; on the chosen
+ * one it parts it where it was pressed, and pushes the part from there to the nearer end. idle → pressed → dragging → idle
  */
 export function chooseTool(bench: Bench): Tool {
   let state:
@@ -33,15 +34,13 @@ export function chooseTool(bench: Bench): Tool {
       if (state.kind === 'pressed') {
         const { from, hit } = state;
         if (isTap(from.px, pointer.px)) return;
-        state = from.several
-          ? { kind: 'framing', from: from.at }
-          : {
-              kind: 'dragging',
-              from: from.at,
-              px: from.px,
-              grip: gripAt(bench.floor(), bench.selection(), hit, from.at, from.reach),
-              seed: bench.seed(),
-            };
+        if (from.several) state = { kind: 'framing', from: from.at };
+        else {
+          const grip = gripAt(bench.floor(), bench.selection(), hit, from.at, from.reach);
+          const held = pointer.rested ? heldGrip(grip, hit, from.at) : grip;
+          if (held.kind === 'wall' && grip.kind === 'sheet') bench.select({ kind: 'wall', face: held.face.key });
+          state = { kind: 'dragging', from: from.at, px: from.px, grip: held, seed: bench.seed() };
+        }
       }
       if (state.kind === 'framing') {
         bench.trace(rectangle(state.from, pointer.at));
@@ -52,6 +51,10 @@ export function chooseTool(bench: Bench): Tool {
         state = { ...state, px: pointer.px };
         return;
       }
+      if (state.grip.kind === 'part') {
+        bench.propose(pushedPart(state.grip, pointer.at, bench.choices()));
+        return;
+      }
       const intent = intentFor(state.grip, state.from, pointer);
       if (intent) bench.preview(intent, state.seed);
     },
@@ -59,6 +62,7 @@ export function chooseTool(bench: Bench): Tool {
       if (state.kind === 'pressed') bench.select(chosen(bench, state.hit, pointer));
       else if (state.kind === 'framing')
         chooseAll(bench, roomsWithin(bench.floor(), rectangle(state.from, pointer.at)));
+      else if (state.kind === 'dragging' && state.grip.kind === 'part') bench.handOver('bump');
       else if (state.kind === 'dragging' && state.grip.kind !== 'sheet') {
         const intent = intentFor(state.grip, state.from, pointer);
         if (!intent || isStill(intent)) bench.preview(null, state.seed);
@@ -69,7 +73,8 @@ export function chooseTool(bench: Bench): Tool {
       state = { kind: 'idle' };
     },
     cancel() {
-      if (state.kind === 'dragging') bench.preview(null, state.seed);
+      if (state.kind === 'dragging' && state.grip.kind === 'part') bench.propose(null);
+      else if (state.kind === 'dragging') bench.preview(null, state.seed);
       bench.trace([]);
       bench.guide([]);
       state = { kind: 'idle' };

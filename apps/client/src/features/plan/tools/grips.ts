@@ -20,12 +20,15 @@ import {
   swingsOf,
 } from '@velvet-tape/core';
 import type { Selection, ToolChoices } from '../plan-slice';
+import type { BumpProposal } from '../sketching/proposal';
 
 /** What a drag with the Choose tool has hold of. */
 export type Grip =
   | { readonly kind: 'sheet' }
   | { readonly kind: 'wall'; readonly face: WallFace }
   | { readonly kind: 'bend'; readonly face: WallFace }
+  /** A wall that parts `along` mm from its left end. */
+  | { readonly kind: 'part'; readonly face: WallFace; readonly along: number }
   | { readonly kind: 'corner'; readonly corner: string }
   | { readonly kind: 'label'; readonly room: string }
   | { readonly kind: 'rooms'; readonly ids: readonly string[] }
@@ -99,6 +102,33 @@ export function gripAt(floor: DerivedFloor, selection: Selection, hit: Hit, at: 
   return { kind: 'sheet' };
 }
 
+/** What a finger has hold of that rested before it moved: a wall that was not chosen; of the chosen one the part from there to its nearer end. */
+export function heldGrip(grip: Grip, hit: Hit, at: Point): Grip {
+  if (grip.kind === 'sheet' && hit.kind === 'wall') return { kind: 'wall', face: hit.face };
+  if (grip.kind === 'wall' && grip.face.bulge === 0)
+    return { kind: 'part', face: grip.face, along: inSteps(alongOf(grip.face.course, at)) };
+  return grip;
+}
+
+/** The part of a wall as far as it was pushed; its returns square, or slanted where that was chosen. */
+export function pushedPart(
+  { face, along }: Extract<Grip, { kind: 'part' }>,
+  at: Point,
+  { bump }: ToolChoices,
+): BumpProposal {
+  const left = along < face.length / 2;
+  return {
+    kind: 'bump',
+    face: face.key,
+    length: face.length,
+    shape: bump === 'slanted' ? 'slanted' : 'box',
+    from: left ? 0 : along,
+    width: left ? along : face.length - along,
+    depth: inSteps(-offOf(face.course, at)),
+    splay: 300,
+  };
+}
+
 /** Where the edge of the leaf of a hinged door is; null for anything else. */
 export const tipOf = ({ network }: DerivedFloor, opening: Opening): Point | null =>
   swingsOf(network, opening)[0]?.open ?? null;
@@ -140,6 +170,7 @@ const sameWall = (one: WallFace, two: WallFace): boolean =>
 export function intentOfGrip(grip: Grip, floor: string, from: Point, at: Point, choices: ToolChoices): Intent | null {
   switch (grip.kind) {
     case 'sheet':
+    case 'part':
       return null;
     case 'wall': {
       const inward = rightOf(headingAt(grip.face.course, grip.face.length / 2));

@@ -1,5 +1,5 @@
 import type { DerivedFloor, Guide, Intent, Point } from '@velvet-tape/core';
-import type { Selection, ToolChoices } from '../plan-slice';
+import type { Selection, ToolChoices, ToolName } from '../plan-slice';
 import type { Proposal } from '../sketching/proposal';
 import type { TracedPicture } from '../underlay/trace';
 
@@ -15,6 +15,8 @@ export interface Pointer {
   readonly free: boolean;
   /** The mouse draws a rectangle of what is to be chosen. */
   readonly several: boolean;
+  /** It rested where it was pressed before it moved: what is under it is meant, not the sheet. */
+  readonly rested: boolean;
 }
 
 /** What a tool can see and do. It knows nothing of the screen or of React. */
@@ -32,6 +34,8 @@ export interface Bench {
   /** Keep it; false when that was refused. */
   keep(): boolean;
   select(selection: Selection): void;
+  /** Go on with what is proposed with the tool that draws such things. */
+  handOver(tool: ToolName): void;
   /** Show what a point was caught by. */
   guide(guides: readonly Guide[]): void;
   /** Show a line as it is being drawn: a lasso, a rectangle. */
@@ -61,6 +65,9 @@ export interface Tool {
 
 /** A drag shorter than this is a tap, px. */
 export const SLACK = 8;
+
+/** A finger that stays where it was pressed for so long means what is under it, ms. */
+export const REST = 250;
 
 export const isTap = (from: Point, to: Point): boolean => Math.hypot(to.x - from.x, to.y - from.y) < SLACK;
 

@@ -32,7 +32,10 @@ export function markWords({ task, marks, distances }: MarksProposal): string {
         ? `Mark the ${next === 0 ? 'beginning' : 'end'} of a line that should be level or upright.`
         : 'Keep it, or move the marks.';
     case 'flatten':
-      return next < WANTED.flatten ? `Mark the corners of a sheet or rectangle: ${next} of 4.` : 'What are its sides?';
+      if (next >= WANTED.flatten) return 'What are its sides?';
+      return next === 0
+        ? 'Mark the corners of a sheet or rectangle, its top left first.'
+        : `Mark the corners of a sheet or rectangle: ${next} of 4.`;
     case 'place':
       return [
         'Mark a point of the picture.',
@@ -74,7 +77,7 @@ export function scaleWords(proposal: MarksProposal, underlay: Underlay, units: U
     distances.length < 2
       ? null
       : worst < 0.01
-        ? `${distances.length} distances agree to ${percent(worst)}.`
+        ? `${distances.length} distances agree to ${percent(worst)}.${agreement?.wanted ? ` One ${agreement.wanted === 'across' ? 'across' : 'up and down'} the picture would tell whether it is stretched.` : ''}`
         : `They do not agree: the ${nth} is off by ${percent(worst)}.`;
   const stretch =
     agreement && agreement.stretch !== 0 && !proposal.stretched

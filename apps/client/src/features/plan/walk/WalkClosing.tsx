@@ -49,8 +49,7 @@ export function WalkClosing() {
             label={`Wall ${leg + 1} again`}
             onPress={() => dispatch(chooseLine(leg))}
           />
-        ))} />
-        )}
+        ))}
         <BarButton label="Not yet" onPress={() => dispatch(chooseLine(null))} />
       </View>
     </View>
