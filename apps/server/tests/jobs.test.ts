@@ -39,6 +39,20 @@ test('every saved revision is kept', async () => {
   await get('/api/jobs/barn-2/revisions/9').expect(404);
 });
 
+test('a job that can’t be read says so, and gives its newest version that can, to be saved on top', async () => {
+  await put('barn-5', 0, planWithRoom('Sound')).expect(201);
+  await put('barn-5', 1, planWithRoom('Broken')).expect(200);
+  const broken = `jsonb_set(plan, '{walls}', '{}')`;
+  await service.database.query(`UPDATE jobs SET plan = ${broken} WHERE id = 'barn-5'`);
+  await service.database.query(`UPDATE revisions SET plan = ${broken} WHERE job_id = 'barn-5' AND version = 2`);
+  const refused = await get('/api/jobs/barn-5/plan').expect(422);
+  expect(errorSchema.parse(refused.body).error.message).toMatch(/can’t be read/);
+  const { body } = await get('/api/jobs/barn-5/readable').expect(200);
+  expect(body).toMatchObject({ version: 2, plan: { job: { name: 'Sound' } } });
+  await put('barn-5', body.version, body.plan).expect(200);
+  await get('/api/jobs/barn-5/plan').expect(200);
+});
+
 test('a stale version is refused, says what the server has, and changes nothing', async () => {
   await put('barn-3', 0, planWithRoom('Mine')).expect(201);
   await put('barn-3', 1, planWithRoom('Theirs')).expect(200);

@@ -1,4 +1,5 @@
 import { openingsStay } from './openings-stay';
+import { typesByNoise } from './along-walls';
 import { misread } from '../tests/units-fuzz';
 import { drawTwoBoxes } from './two-boxes';
 import { falseStretches } from './pictures';
@@ -16,6 +17,7 @@ const trials: Record<string, { usual: number; run(count: number, seed: number): 
   clean: { usual: 2000, run: cleanFloors },
   slips: { usual: 300, run: slips },
   calibration: { usual: 200, run: calibration },
+  types: { usual: 300, run: typesByNoise },
   pictures: { usual: 5000, run: falseStretches },
   tiling: { usual: 10_000, run: tilePlans },
 };

@@ -8,6 +8,7 @@ import {
   deriveFloor,
   distance,
   distanceToCourse,
+  misfitsOf,
   newPlan,
   openingSpan,
   pointAt,
@@ -71,16 +72,19 @@ export function openingsStay(count: number, seed: number): Stays {
         if (SHAPES.includes(intent!.kind) && done.notes.length === 0) {
           const before = jambs(plan);
           const after = jambs(done.plan);
-          const network = deriveFloor(done.plan, 'ground').network;
+          const now = deriveFloor(done.plan, 'ground');
           for (const [id, was] of before) {
             const is = after.get(id);
             if (!is) continue;
-            const { course } = network.half(is.wall, true);
+            const { course } = now.network.half(is.wall, true);
             const own = done.plan.corners[was.anchor.id];
             const alone =
               [was.near, was.far].every((p) => distanceToCourse(course, p) < 0.5) &&
               (!own || distance(own, was.anchor) < 0.5);
             if (!alone) continue;
+            // what does not fit its wall stands at the nearest place there is, and that is said
+            const opening = now.openings.find((each) => each.id === id)!;
+            if (misfitsOf(now.network, opening, now.openings).length > 0) continue;
             result.looked += 1;
             if (distance(was.near, is.near) < 1 && distance(was.far, is.far) < 1) continue;
             if (distance(was.near, is.far) < 1 && distance(was.far, is.near) < 1) continue;

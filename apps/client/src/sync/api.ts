@@ -48,8 +48,9 @@ async function call(path: string, init: RequestInit = {}, patience = PATIENCE): 
 
 export const listJobs = async (): Promise<JobSummary[]> => jobListSchema.parse(await call('/jobs')).jobs;
 
-export async function fetchPlan(id: string): Promise<StoredPlan & { plan: Plan }> {
-  const stored = (await call(`/jobs/${encodeURIComponent(id)}/plan`)) as StoredPlan;
+/** The job as the server has it; or, when that can't be read, as it was when it last could. */
+export async function fetchPlan(id: string, as: 'plan' | 'readable' = 'plan'): Promise<StoredPlan & { plan: Plan }> {
+  const stored = (await call(`/jobs/${encodeURIComponent(id)}/${as}`)) as StoredPlan;
   const read = readPlan(stored.plan);
   if (!read.ok) throw new Refused(read.reason, 422);
   return { ...stored, plan: read.plan };

@@ -136,6 +136,14 @@ export async function markSent(id: string, sent: DeviceJob, version: number): Pr
 }
 
 /** The server has `theirs`: it is taken in under what this device still has waiting. True when the plan on the device changed. */
+/** In the place of a plan that can't be read: one that can, to be saved on top of what the server has. */
+export async function putReadable(id: string, { plan, version }: { plan: Plan; version: number }): Promise<void> {
+  await device.transaction('rw', device.jobs, async () => {
+    const revision = 1 + ((await device.jobs.get(id))?.revision ?? 0);
+    await device.jobs.put({ id, plan, base: plan, version, revision, waiting: 1, touched: new Date().toISOString() });
+  });
+}
+
 export async function takeIn(
   id: string,
   theirs: { plan: Plan; version: number; touched: string },

@@ -1,5 +1,5 @@
 import { Offline, Refused, Stale, fetchPlan, fetchVersion, listJobs, sendPlan } from './api';
-import { device, jobsOnDevice, markSent, takeIn } from './device';
+import { device, jobsOnDevice, markSent, putReadable, takeIn } from './device';
 import { sendPictures } from './pictures';
 
 export type SyncState = 'saved' | 'saving' | 'offline' | 'refused';
@@ -49,6 +49,11 @@ export class SyncEngine {
   /** Gets a job that is not on the device yet. Throws `Offline` or `Refused`. */
   async fetch(id: string): Promise<void> {
     await takeIn(id, await fetchPlan(id));
+  }
+
+  /** The last version of a job that can be read takes the place of what can't. */
+  async fetchReadable(id: string): Promise<void> {
+    await putReadable(id, await fetchPlan(id, 'readable'));
   }
 
   private soon(wait: number): void {

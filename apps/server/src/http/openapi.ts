@@ -58,6 +58,16 @@ export function openApiDocument() {
   });
   registry.registerPath({
     method: 'get',
+    path: '/api/jobs/{id}/readable',
+    summary: 'Read the newest revision that can be read, for when the job itself can’t',
+    request: { params },
+    responses: {
+      200: json(storedPlanSchema, 'The plan as it was; the version of the job'),
+      404: failure('There is none'),
+    },
+  });
+  registry.registerPath({
+    method: 'get',
     path: '/api/jobs/{id}/version',
     summary: 'The version the server has',
     request: { params },

@@ -19,6 +19,9 @@ export function jobsRoutes(jobs: JobsService): Router {
   router.get('/:id/version', async (request, response) => {
     response.json({ version: await jobs.version(idOf(request.params)) });
   });
+  router.get('/:id/readable', async (request, response) => {
+    response.json(await jobs.readable(idOf(request.params)));
+  });
   router.put('/:id/plan', async (request, response) => {
     const id = idOf(request.params);
     const { version, plan } = validated(writePlanSchema, request.body);

@@ -44,7 +44,7 @@ export class JobsService {
     const job = await this.find(this.database.manager, id);
     if (!job) throw new HttpError(404, 'not-found', 'There is no such job.');
     const read = readPlan(job.plan);
-    if (!read.ok) throw new HttpError(500, 'broken', `The stored plan can't be read. ${read.reason}`);
+    if (!read.ok) throw new HttpError(422, 'broken', `The stored plan can’t be read. ${read.reason}`);
     return { id, version: job.version, touched: job.touched.toISOString(), plan: read.plan };
   }
 
@@ -69,6 +69,17 @@ export class JobsService {
     const row = await this.database.getRepository(Revision).findOneBy({ jobId: id, version });
     if (!row) throw new HttpError(404, 'not-found', 'There is no such revision.');
     return { id, version, touched: row.touched.toISOString(), plan: row.plan };
+  }
+
+  /** The newest revision of a job that can be read, for when the job itself can't; with the version of the job, to save on top of. */
+  async readable(id: string): Promise<StoredPlan> {
+    const current = await this.version(id);
+    for (const { version } of await this.revisions(id)) {
+      const row = await this.database.getRepository(Revision).findOneBy({ jobId: id, version });
+      const read = readPlan(row?.plan);
+      if (row && read.ok) return { id, version: current, touched: row.touched.toISOString(), plan: read.plan };
+    }
+    throw new HttpError(404, 'not-found', 'No version of this job can be read.');
   }
 
   /** Saves a plan that was made from `version` (0: a new job). Refuses a stale one, changing nothing. */

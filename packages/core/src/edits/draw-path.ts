@@ -1,7 +1,7 @@
 import { type RingPoint, distance, distanceToCourse, edgeLength, reversedRing, signedArea } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
-import type { Id, Place, ReadingKind, Units, Wall } from '../plan/plan';
-import { networkOfFloor } from '../rooms';
+import type { Id, Place, ReadingKind, Room, Units, Wall } from '../plan/plan';
+import { floorAt, floorsOf, networkOfFloor } from '../rooms';
 import { valueOnPlan } from '../trueup';
 import { formatLength } from '../units';
 import { BESIDE, attachPath } from './attach';
@@ -55,9 +55,13 @@ export function drawPath(draft: Draft, intent: Extract<Intent, { kind: 'drawPath
   return newRoom(draft);
 }
 
-/** A room that came about by this edit. */
-export const newRoom = (draft: Draft): Id | undefined =>
-  Object.keys(draft.rooms).find((id) => !(id in draft.before.rooms));
+/** The room that came about by this edit; of several the largest. */
+export function newRoom(draft: Draft): Id | undefined {
+  const made = Object.values(draft.rooms).filter(({ id }) => !(id in draft.before.rooms));
+  if (made.length < 2) return made[0]?.id;
+  const area = ({ floor, at }: Room) => floorAt(floorsOf(networkOfFloor(draft, floor)), at)?.outline.area ?? 0;
+  return made.sort((a, b) => area(b) - area(a))[0]!.id;
+}
 
 const withoutRepeats = (points: readonly RingPoint[]): RingPoint[] =>
   points.filter((p, i) => i === 0 || distance(p, points[i - 1]!) >= 1);

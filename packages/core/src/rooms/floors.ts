@@ -22,7 +22,7 @@ import { type FaceRun, type RoomOutline, roomOutline } from './room-outline';
 /** A face with less floor than this is no room: 0.05 m², mm². */
 export const LEAST_FLOOR = 50_000;
 /** What is nowhere wider than this is a gap between walls, not a floor, mm. */
-export const NARROWEST_FLOOR = 100;
+export const NARROWEST_FLOOR = 200;
 
 /** Faces closer than this touch, mm. */
 const TOUCH = 0.2;

@@ -24,7 +24,7 @@ import { RoomCard } from './RoomCard';
 import { ScheduleList } from './schedule/ScheduleList';
 import { TapeStrip } from './strip/TapeStrip';
 import { type Offer, type PlanState, planActions } from './plan-slice';
-import { closeJob, openJob } from './session';
+import { closeJob, openJob, openReadable } from './session';
 import { KEYS, useShortcuts } from './shortcuts';
 import { MarksWords } from './underlay/MarksBar';
 import { UnderlayPanel } from './underlay/UnderlayPanel';
@@ -287,6 +287,8 @@ const OFFERS: Record<Offer['kind'], string> = { loosen: 'Loosen it', walk: 'Take
 
 function NotReady({ loading }: { loading: Exclude<PlanState['loading'], 'ready'> }) {
   const unreadable = useAppSelector((state) => state.plan.unreadable);
+  const id = useAppSelector((state) => state.plan.jobId);
+  const dispatch = useAppDispatch();
   const router = useRouter();
   const colours = useColours();
   const words = {
@@ -302,6 +304,11 @@ function NotReady({ loading }: { loading: Exclude<PlanState['loading'], 'ready'>
       <Text variant="titleMedium" style={{ textAlign: 'center' }}>
         {words}
       </Text>
+      {loading === 'unreadable' && id && (
+        <Button mode="outlined" contentStyle={{ minHeight: TOUCH }} onPress={() => void dispatch(openReadable(id))}>
+          Open the last version that can be read
+        </Button>
+      )}
       {loading !== 'loading' && loading !== 'no' && (
         <Button mode="contained" contentStyle={{ minHeight: TOUCH }} onPress={() => router.dismissTo('/')}>
           Back to the jobs

@@ -55,6 +55,21 @@ export const openJob =
     syncEngine().watch(id);
   };
 
+/** A job that can't be read is opened as it was when it last could. */
+export const openReadable =
+  (id: string) =>
+  async (dispatch: AppDispatch): Promise<void> => {
+    try {
+      await syncEngine().fetchReadable(id);
+    } catch (error) {
+      const reason = error instanceof Error ? error.message : String(error);
+      dispatch(planActions.notOpened({ why: 'unreadable', reason }));
+      return;
+    }
+    await dispatch(openJob(id));
+    dispatch(planActions.said({ text: 'This is the job as it was when it could last be read.', tone: 'said' }));
+  };
+
 export const closeJob = () => (dispatch: AppDispatch) => {
   syncEngine().watch(null);
   dispatch(planActions.closed());

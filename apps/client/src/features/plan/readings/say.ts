@@ -6,7 +6,7 @@ import {
   misclosuresOn,
   placeOfReading,
 } from '@velvet-tape/core';
-import type { Command, RootState } from '../../../store/store';
+import type { Command } from '../../../store/store';
 import { planActions } from '../plan-slice';
 import { selectFloor } from '../selectors';
 import { LARGE, findMisclosures } from './use-misclosures';
