@@ -3,7 +3,7 @@ import { typesByNoise } from './along-walls';
 import { misread } from '../tests/units-fuzz';
 import { drawTwoBoxes } from './two-boxes';
 import { falseStretches } from './pictures';
-import { calibration, cleanFloors, slips } from './readings';
+import { calibration, cleanFloors, power, slips } from './readings';
 import { tilePlans } from './tiling';
 
 /**
@@ -16,6 +16,7 @@ const trials: Record<string, { usual: number; run(count: number, seed: number): 
   openings: { usual: 4_000, run: openingsStay },
   clean: { usual: 2000, run: cleanFloors },
   slips: { usual: 300, run: slips },
+  power: { usual: 1000, run: power },
   calibration: { usual: 200, run: calibration },
   types: { usual: 300, run: typesByNoise },
   pictures: { usual: 5000, run: falseStretches },

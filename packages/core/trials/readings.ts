@@ -1,4 +1,14 @@
-import { type Reading, Survey, deviationOf, misclosuresOf, networkOf, trueUp, valueOnPlan } from '../src';
+import {
+  type Reading,
+  Survey,
+  criticalValue,
+  deviationOf,
+  judgedReadings,
+  misclosuresOf,
+  networkOf,
+  trueUp,
+  valueOnPlan,
+} from '../src';
 import { dice } from '../tests/random-floors';
 import { outOfSquare, placesOf, randomHouse, readAll } from '../tests/random-houses';
 
@@ -63,6 +73,41 @@ export function slips(count: number, seed: number): object {
     }
     table[`${rooms} rooms`] =
       `first or tied ${((100 * first) / count).toFixed(1)} %, named ${((100 * named) / count).toFixed(1)} %, silent ${silent}`;
+  }
+  return table;
+}
+
+/** The power of the test in use, for one reading: what it finds in 80 % is its minimal detectable bias, σ·δ₀/√r (Baarda 1968, from memory). */
+const U_80 = 0.8416;
+
+/** Slips as large as the minimal detectable bias: found when the reading, or one that can't be told from it, is said. */
+export function power(count: number, seed: number): object {
+  const table: Record<string, string> = {};
+  for (const [rooms, diagonals] of [
+    [1, 1],
+    [2, 1],
+    [5, 1],
+    [12, 1],
+    [1, 2],
+    [5, 2],
+  ] as const) {
+    let [found, tried] = [0, 0];
+    for (let i = 0; i < count; i += 1) {
+      const random = dice(seed + 1000 * rooms + i);
+      const house = randomHouse(random, rooms);
+      const network = networkOf(house.corners, house.walls);
+      const places = placesOf(network, diagonals);
+      const readings = readAll(house, places, random, 'tape');
+      const judged = judgedReadings(network, readings);
+      const at = judged[Math.floor(random() * judged.length)]!;
+      const bias = (at.deviation * (criticalValue(readings.length) + U_80)) / Math.sqrt(at.control);
+      if (at.control < 0.1) continue;
+      const wrong = readings.map((each) => (each === at.reading ? { ...each, value: each.value + bias } : each));
+      tried += 1;
+      const all = judgedReadings(network, wrong).filter(({ w }) => Math.abs(w) > criticalValue(wrong.length));
+      if (all.some(({ reading }) => reading.id === at.reading.id)) found += 1;
+    }
+    table[`${rooms} rooms, ${diagonals} diagonals`] = `${((100 * found) / tried).toFixed(1)} % of ${tried} (wanted 80)`;
   }
   return table;
 }

@@ -1,4 +1,4 @@
-import { type Misclosure, misclosuresOf } from '../trueup';
+import { type Judged, type Misclosure, judgedReadings, misclosuresOf } from '../trueup';
 import type { DerivedFloor, DerivedRoom } from './derive-floor';
 
 const remembered = new WeakMap<DerivedFloor, readonly Misclosure[]>();
@@ -29,4 +29,21 @@ export function misclosuresIn(all: readonly Misclosure[], { faces }: DerivedRoom
   return all.filter(({ suspects }) =>
     suspects.some(({ reading }) => corners.has(reading.from) && corners.has(reading.to)),
   );
+}
+
+const judged = new WeakMap<DerivedFloor, readonly Judged[]>();
+
+/** What is controlled by less than this says little of how well readings close. */
+const CONTROLLED = 0.1;
+
+/** By how much the readings of a room that control each other differ at most, mm; null while none do. What contradicts is not looked at here. */
+export function closesWithin(floor: DerivedFloor, { faces }: DerivedRoom): number | null {
+  let all = judged.get(floor);
+  if (!all) judged.set(floor, (all = judgedReadings(floor.network, floor.readings)));
+  const corners = new Set(faces.flatMap(({ from, to }) => [from, to]));
+  const own = all.filter(
+    ({ reading, control }) =>
+      reading.kind !== 'angle' && control > CONTROLLED && corners.has(reading.from) && corners.has(reading.to),
+  );
+  return own.length === 0 ? null : Math.max(...own.map(({ off }) => Math.abs(off)));
 }

@@ -67,6 +67,39 @@ interface Search {
   readonly judged?: number;
 }
 
+/** A reading against the others, as if corners that look square were. */
+export interface Judged {
+  readonly reading: Reading;
+  /** Its standardised residual v/(σ√r). */
+  readonly w: number;
+  /** How well the others control it, 0 to 1: its redundancy number r. */
+  readonly control: number;
+  /** Too large by, mm or radians: what it would have to give way by alone. */
+  readonly off: number;
+  readonly deviation: number;
+}
+
+/** How every controlled reading stands to the others, the furthest off first. */
+export const judgedReadings = (network: Network, readings: readonly Reading[]): Judged[] =>
+  partsOf(network, readings).flatMap(
+    ({ own, ids }) => judge(network, own, ids, new Map(), { limit: Infinity, critical: 0 }).judged,
+  );
+
+/** The readings of each connected part, where there are two or more, with its corners. */
+function partsOf(network: Network, readings: readonly Reading[]): { own: readonly Reading[]; ids: readonly Id[] }[] {
+  const component = componentsOf(network);
+  const parts = new Map<number, Reading[]>();
+  for (const reading of readings) {
+    const at = component.get(reading.from);
+    if (at === undefined) continue;
+    if (!parts.has(at)) parts.set(at, []);
+    parts.get(at)!.push(reading);
+  }
+  return [...parts].flatMap(([at, own]) =>
+    own.length < 2 ? [] : [{ own, ids: [...network.corners.keys()].filter((id) => component.get(id) === at) }],
+  );
+}
+
 /**
  * Where readings contradict each other, as if corners that look square were. A contradiction is significant when a standardised residual
  * w = v/(σ√r) exceeds what chance brings about on one floor in a hundred (data snooping; Baarda 1968, from memory). The reading with the largest is the
@@ -79,20 +112,8 @@ export function misclosuresOf(
   readings: readonly Reading[],
   { most = MOST, judged = Infinity }: Search = {},
 ): Misclosure[] {
-  const component = componentsOf(network);
-  const parts = new Map<number, Reading[]>();
-  for (const reading of readings) {
-    const at = component.get(reading.from);
-    if (at === undefined) continue;
-    if (!parts.has(at)) parts.set(at, []);
-    parts.get(at)!.push(reading);
-  }
   const critical = criticalValue(readings.length);
-  return [...parts].flatMap(([at, own]) => {
-    if (own.length < 2) return [];
-    const ids = [...network.corners.keys()].filter((id) => component.get(id) === at);
-    return inPart(network, own, ids, { most, judged, critical });
-  });
+  return partsOf(network, readings).flatMap(({ own, ids }) => inPart(network, own, ids, { most, judged, critical }));
 }
 
 function inPart(
@@ -143,15 +164,6 @@ const rivalOf = ({ walls, by }: OutOfSquare, readings: readonly Reading[], netwo
   return { by: (by * 180) / Math.PI, diagonal };
 };
 
-interface Judged {
-  readonly reading: Reading;
-  readonly w: number;
-  readonly control: number;
-  /** Too large by, mm or radians. */
-  readonly off: number;
-  readonly deviation: number;
-}
-
 /** The readings that are significantly off, most suspect first; those far less so than the first may be missing. */
 function judge(
   network: Network,
@@ -180,7 +192,7 @@ function judge(
   let most = critical;
   for (const each of read.sort((a, b) => relative(b) - relative(a)).slice(0, limit)) {
     // none of the rest can come near the most suspect one
-    if (relative(each) < (1 - TIED) * most * Math.sqrt(LEAST_CONTROL)) break;
+    if (critical > 0 && relative(each) < (1 - TIED) * most * Math.sqrt(LEAST_CONTROL)) break;
     const { reading, quantity, deviation, misfit } = each;
     const control = 1 - normal.variance(linearised(quantity, x)) / deviation ** 2;
     if (control < LEAST_CONTROL) continue;

@@ -1,10 +1,14 @@
 import {
   type DerivedRoom,
+  closesWithin,
   formatArea,
   formatLength,
   finenessOf,
+  formatSize,
   formatVolume,
   lengthToSay,
+  misclosuresIn,
+  misclosuresOn,
   roughly,
 } from '@velvet-tape/core';
 import { memo, useState } from 'react';
@@ -15,6 +19,7 @@ import { FONTS, TOUCH, useColours } from '../../ui/theme';
 import { goToFace, goToWall } from './commands';
 import { NamePrompt } from './NamePrompt';
 import { WhatNext } from './readings/WhatNext';
+import { LARGE } from './readings/use-misclosures';
 import { selectFloor, selectRoom } from './selectors';
 
 /** The selected room: its name, its figures, and its walls to go round. */
@@ -40,6 +45,9 @@ function Card({ room, walls }: { room: DerivedRoom; walls: boolean }) {
     ['Skirting less doors', roughly(rough, formatLength(measures.skirting, units, rough ? 'coarse' : 'fine'))],
     ['Volume', roughly(rough, formatVolume(measures.volume, units))],
   ];
+  const closes = floor && floor.readings.length <= LARGE && misclosuresIn(misclosuresOn(floor), room).length === 0;
+  const within = closes ? closesWithin(floor, room) : null;
+  if (within !== null) figures.push(['Readings close within', formatSize(Math.max(1, within), units)]);
   const toTape = room.faces.filter((face) => face.provenance === 'rough').length;
   const first = room.faces.find((face) => face.provenance === 'rough') ?? room.faces[0];
   if (renaming) return <NamePrompt room={room.room.id} name={room.room.name} done={() => setRenaming(false)} />;
