@@ -40,7 +40,7 @@ ensure_dependencies() {
 ensure_client() {
   mkdir -p .state
   local now
-  now=$(find apps/client packages -type f | grep -v -E '/(node_modules|dist|\.expo|tests|bench)/' |
+  now=$(find apps/client packages -type f | grep -v -E '/(node_modules|dist|\.expo|tests|bench|trials)/' |
     LC_ALL=C sort | xargs sha256sum package-lock.json | sha256sum | cut -d' ' -f1)
   if [ ! -f apps/client/dist/index.html ] || [ "$(cat .state/client 2>/dev/null)" != "$now" ]; then
     say "Building the client (one to three minutes the first time)"

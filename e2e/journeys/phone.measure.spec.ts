@@ -133,6 +133,8 @@ test('a room and the room beside it are measured by touch, from first tap to fil
   await field(page, 'From right').tap();
   await type(page, '9');
   await enter(page);
+  await expect(page.getByRole('alert')).toContainText('9.00 m? Or 0.90 m?');
+  await key(page, 'Yes, 9.00 m').tap();
   await expect(page.getByText(/hang over the end of its wall/).first()).toBeVisible();
   await key(page, 'Backspace').tap();
   const door = await middleOf(page.getByTestId('strip-door'));

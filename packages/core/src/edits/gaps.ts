@@ -45,8 +45,12 @@ function widenToReadings(draft: Draft, run: GapRun, id: Id): void {
   const wall = whole ? { value: whole.value, deviation: deviationOf(whole), text: whole.text } : null;
   for (const opening of openingsOfGap(reading)) {
     const read = widthRead(run, gaps, opening, wall);
-    if (!read?.other || slipIn(reading, read.value - draft.opening(opening)!.width)) continue;
     const was = draft.opening(opening)!.width;
+    if (!read?.other || Math.min(read.value / was, was / read.value) < CREDIBLE) continue;
+    // a decimetre may have been misread just now; digits that are swapped tell themselves in any of the readings
+    const jambs = gaps.filter((gap) => openingsOfGap(gap).includes(opening));
+    const swapped = jambs.some((gap) => isTelling(slipIn(gap, read.value - was)));
+    if (swapped || slipIn(reading, read.value - was)) continue;
     const alike = typeAlike(draft, opening, read);
     if (alike) draft.put('openings', { ...draft.openings[opening]!, type: alike });
     else ownType(draft, opening, { width: read.value });
@@ -66,6 +70,11 @@ function typeAlike(draft: Draft, opening: Id, { value, deviation }: WidthRead): 
     .sort((a, b) => off(a) - off(b));
   return alike?.id ?? null;
 }
+
+/** What is read as a width must be this much of what was thought, or the other way round; else it is a slip. */
+const CREDIBLE = 0.6;
+
+const isTelling = (slip: Slip | null): boolean => slip !== null && slip.kind !== 'misread';
 
 /** Would a usual slip in this reading explain why it is so much too wide, or too narrow? */
 function slipIn(reading: GapReading, off: number): Slip | null {

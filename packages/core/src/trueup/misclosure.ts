@@ -124,6 +124,8 @@ function inPart(
 ): Misclosure[] {
   const found: Misclosure[] = [];
   const skewed = new Map<Id, number>();
+  /** Those of which nothing else than the room could be the cause. */
+  let certain: ReadonlyMap<Id, number> = new Map();
   let left = readings;
   // each round explains something: a reading or a room
   for (let round = 0; found.length < most && round < readings.length + network.walls.length; round += 1) {
@@ -145,7 +147,10 @@ function inPart(
       // one reading alone would explain all of it: then nothing can tell, however likely the room is
       const without = left.filter((reading) => reading !== worst.reading);
       const alone = judge(network, without, ids, before, { limit, critical }).judged.length === 0;
-      if (!alone || those.some(({ reading }) => reading.spread)) continue;
+      if (!alone || those.some(({ reading }) => reading.spread)) {
+        certain = new Map(skewed);
+        continue;
+      }
     }
     const rival = room && lead > -DECIDES ? rivalOf(room, left, network) : null;
     // what was read to find out whether a room is square is believed when it says that it is not, unless that would be seen by eye
@@ -155,7 +160,17 @@ function inPart(
       found.push(misclosure(network, suspects, rival, { again, aside: again || !(lead > 0 || across) }));
     left = left.filter((reading) => reading !== worst.reading);
   }
-  return found;
+  if (certain.size === 0) return found;
+  // what would fit is said of the rooms as they turned out to be
+  return found.map((each) => {
+    const own = each.suspects.map(({ reading }) => reading);
+    const all = [...left.filter((reading) => !own.includes(reading)), ...own];
+    const { judged } = judge(network, all, ids, certain, { limit: Infinity, critical: 0 });
+    const again = judged.filter(({ reading }) => own.includes(reading));
+    return again.length === own.length
+      ? misclosure(network, suspectsOf(again), each.rival, { again: each.again, aside: each.aside })
+      : each;
+  });
 }
 
 const rivalOf = ({ walls, by }: OutOfSquare, readings: readonly Reading[], network: Network): Rival => {
