@@ -1,7 +1,7 @@
 import { distance } from '../geometry';
 import type { Reading } from '../plan/plan';
 import type { WallKnown } from '../openings';
-import { MISCLOSURE, type Provenance, deviationOf } from '../trueup';
+import { type Provenance, SILENT, deviationOf } from '../trueup';
 import type { Fineness } from '../units';
 import type { DerivedFloor, DerivedRoom, WallFace } from './derive-floor';
 
@@ -29,7 +29,7 @@ export function wallKnown({ readings }: DerivedFloor, { from, to }: Pick<WallFac
 
 /** Does what was read along a face agree with the plan, as far as is silent? True where nothing was read. */
 export const agrees = (face: WallFace): boolean =>
-  !face.reading || Math.abs(face.reading.value - acrossOf(face)) < MISCLOSURE.silent;
+  !face.reading || Math.abs(face.reading.value - acrossOf(face)) < SILENT;
 
 /** The length to write at a face (of a curved one straight across), mm: what was read, as long as the plan agrees with it. */
 export const lengthToSay = (face: WallFace): number =>

@@ -49,10 +49,11 @@ export function walkEndInWords(
       if (likeliest.length === 0)
         return { words: `${misses} No one wall explains it. ${spread}`, again: true, suspects: [] };
       const named = likeliest.map(({ leg, fits, slip }) => {
-        const would = `${long(slip?.value ?? fits)}${slip?.kind === 'digits swapped' ? ' (digits swapped?)' : ''}`;
+        const would = `${long(slip?.value ?? fits)}${slip?.kind === 'digits swapped' ? ': digits swapped?' : ''}`;
         return `wall ${leg + 1}, ${long(lengths[leg]!.value)}, would close it with ${would}`;
       });
-      const alone = `${likeliest.length > 1 ? 'Either ' : ''}${named.join(', or ')}.`;
+      const said = `${likeliest.length > 1 ? 'Either ' : ''}${named.join(', or ')}`;
+      const alone = said.endsWith('?') ? said : `${said}.`;
       return {
         words: `${misses} ${alone[0]!.toUpperCase()}${alone.slice(1)} ${spread}`,
         again: true,

@@ -62,5 +62,5 @@ export function deviationOf({
   return usual() * harder * (held ? DEVIATION.held : 1);
 }
 
-/** Readings that contradict by less than this are silent, by more than the second want to be measured again, mm (common practice, no source). */
-export const MISCLOSURE = { silent: 5, again: 20 } as const;
+/** What was read and what the plan makes of it are one figure up to this, mm (common practice, no source). */
+export const SILENT = 5;

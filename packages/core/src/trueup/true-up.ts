@@ -1,7 +1,7 @@
 import type { Id, Reading, Wall } from '../plan/plan';
 import { type Network, isStillThere, networkOf } from '../walls';
 import { type Adjustment, type FloorToAdjust, adjust } from './adjust';
-import { MISCLOSURE, deviationOf } from './deviations';
+import { SILENT, deviationOf } from './deviations';
 import { misclosuresOf } from './misclosure';
 
 /** Rounds in which a reading may be set aside before the fit is given up. */
@@ -52,7 +52,7 @@ const isDoubtful = (fitted: Adjustment): boolean =>
   fitted.report.residuals.some(
     ({ reading, by }) =>
       !reading.spread &&
-      Math.abs(by) > Math.max(DOUBTFUL * deviationOf(reading), reading.kind === 'angle' ? 0 : MISCLOSURE.silent),
+      Math.abs(by) > Math.max(DOUBTFUL * deviationOf(reading), reading.kind === 'angle' ? 0 : SILENT),
   );
 
 /** In standard deviations. */

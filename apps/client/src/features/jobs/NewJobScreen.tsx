@@ -1,6 +1,16 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { LONGEST_NAME, type Units, USUAL, feetAndInches, newPlan, parseLength } from '@velvet-tape/core';
+import {
+  LONGEST_NAME,
+  type Units,
+  USUAL,
+  feetAndInches,
+  formatLength,
+  likelier,
+  newPlan,
+  parseLength,
+} from '@velvet-tape/core';
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { type Control, Controller, useForm } from 'react-hook-form';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, HelperText, IconButton, SegmentedButtons, Text, TextInput } from 'react-native-paper';
@@ -14,6 +24,8 @@ const ENTRY = {
   metric: { external: 'mm', internal: 'mm', ceiling: 'm' },
   imperial: { external: 'in', internal: 'in', ceiling: 'ft' },
 } as const;
+
+const MEASURED = { external: 'thickness', internal: 'thickness', ceiling: 'ceiling' } as const;
 
 const formSchema = z
   .object({
@@ -51,15 +63,28 @@ const sizesIn = (units: Units): Pick<Form, 'external' | 'internal' | 'ceiling'> 
 export function NewJobScreen() {
   const router = useRouter();
   const colours = useColours();
-  const { control, handleSubmit, setValue, formState } = useForm<Form>({
+  const { control, handleSubmit, setValue, setError, formState } = useForm<Form>({
     resolver: zodResolver(formSchema),
     defaultValues: { name: '', address: '', units: 'metric', ...sizesIn('metric') },
   });
+  const [asked, setAsked] = useState('');
   const start = handleSubmit(async (form) => {
     const mm = (name: (typeof SIZES)[number]) => {
       const read = parseLength(form[name], ENTRY[form.units][name]);
       return read.ok ? read.mm : NaN;
     };
+    // an unlikely size is asked about once, never refused
+    const unlikely = SIZES.filter((name) => likelier(mm(name), MEASURED[name]).length > 0);
+    const typed = JSON.stringify(unlikely.map((name) => form[name]));
+    if (unlikely.length > 0 && asked !== typed) {
+      setAsked(typed);
+      const long = (size: number) => formatLength(size, form.units);
+      for (const name of unlikely) {
+        const others = likelier(mm(name), MEASURED[name]).map(long).join(' or ');
+        setError(name, { message: `${long(mm(name))}? Did you mean ${others}? Start again to keep it.` });
+      }
+      return;
+    }
     const usual = {
       externalThickness: mm('external'),
       internalThickness: mm('internal'),
