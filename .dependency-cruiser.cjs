@@ -22,7 +22,12 @@ module.exports = {
     },
     { name: 'apps-keep-apart', severity: 'error', from: { path: '^apps/client' }, to: { path: '^apps/server' } },
     { name: 'server-without-client', severity: 'error', from: { path: '^apps/server' }, to: { path: '^apps/client' } },
-    { name: 'nothing-from-tests', severity: 'error', from: { path: '/src/' }, to: { path: '(/tests/|/bench/|/trials/|^e2e)' } },
+    {
+      name: 'nothing-from-tests',
+      severity: 'error',
+      from: { path: '/src/' },
+      to: { path: '(/tests/|/bench/|/trials/|^e2e)' },
+    },
     {
       name: 'all-resolve',
       severity: 'error',
