@@ -161,7 +161,7 @@ test('a size no wall has is asked about; a diagonal un-squares a room; what cont
   await finger.tap([again.x + again.width - 3, again.y + again.height - 3]);
   await expect(page.getByTestId('measured-line')).toHaveCount(1);
   await type(page, '5.32');
-  await expect(page.getByText(/not quite square/)).toBeVisible();
+  await expect(page.getByText(/out of square by 0\.9°: the other diagonal would tell/)).toBeVisible();
   // the true angles stand in the corners now: 4.2 and 3.15 with 5.32 make 91.6° (law of cosines)
   await expect(page.getByText('91.6°')).toHaveCount(1);
   await expect(page.getByTestId(/^check length/)).toHaveText('5.32 m');
