@@ -41,7 +41,7 @@ export function walkEndInWords(
         Math.abs(dy) >= 1 && `${small(Math.abs(dy))} top to bottom`,
       ].filter(Boolean);
       const misses = `Misses by ${ways.join(' and ')}, 1 in ${Math.round(perimeter / by)}.`;
-      const spread = `Spread over all walls, none changes by more than ${small(most)}.`;
+      const spread = `Spread, no wall changes by more than ${small(most)}.`;
       const judged = suspects.map(({ leg, fits }) => ({ leg, fits, slip: slipOf(lengths[leg]!, fits, 5) }));
       // digits that were swapped, or a point out of place, tell one wall from another; a metre may have been misread on any
       const telling = judged.filter(({ slip }) => slip !== null && slip.kind !== 'misread');
@@ -49,11 +49,11 @@ export function walkEndInWords(
       if (likeliest.length === 0)
         return { words: `${misses} No one wall explains it. ${spread}`, again: true, suspects: [] };
       const named = likeliest.map(({ leg, fits, slip }) => {
-        const would = `${long(slip?.value ?? fits)}${slip?.kind === 'digits swapped' ? ': digits swapped?' : ''}`;
-        return `wall ${leg + 1}, ${long(lengths[leg]!.value)}, would close it with ${would}`;
+        const swapped = slip?.kind === 'digits swapped' ? 'digits swapped? ' : '';
+        return `wall ${leg + 1}, ${long(lengths[leg]!.value)}: ${swapped}${long(slip?.value ?? fits)} would close it`;
       });
       const said = `${likeliest.length > 1 ? 'Either ' : ''}${named.join(', or ')}`;
-      const alone = said.endsWith('?') ? said : `${said}.`;
+      const alone = `${said}.`;
       return {
         words: `${misses} ${alone[0]!.toUpperCase()}${alone.slice(1)} ${spread}`,
         again: true,
