@@ -21,12 +21,12 @@ import { House, tapeIntent } from './house';
 
 /** Shares of `npm run trials`, from fixed seeds: what is promised for all inputs. */
 describe('what is drawn is there', () => {
-  test('of 600 drawings of two boxes none loses a room, and no wall comes out slanted', () => {
-    expect(drawTwoBoxes(600, 11)).toMatchObject({ refused: 0, lost: 0, slanted: 0 });
+  test('of 400 drawings of two boxes none loses a room, and no wall comes out slanted', () => {
+    expect(drawTwoBoxes(400, 11)).toMatchObject({ refused: 0, lost: 0, slanted: 0 });
   });
 
-  test('of 200 random plans rooms and walls tile every one, every room is shown, every plan can be read', () => {
-    const { overWalls, twice, pockets, seeds } = tilePlans(200, 4_000);
+  test('of 120 random plans rooms and walls tile every one, every room is shown, every plan can be read', () => {
+    const { overWalls, twice, pockets, seeds } = tilePlans(120, 4_000);
     expect(seeds).toEqual([]);
     // 1e-3 m²
     expect(Math.max(overWalls.worst, twice.worst)).toBeLessThan(1000);
@@ -34,8 +34,8 @@ describe('what is drawn is there', () => {
   });
 
   test('doors and windows stay where they are when their wall is left alone', () => {
-    const { looked, moved } = openingsStay(300, 7);
-    expect(looked).toBeGreaterThan(100);
+    const { looked, moved } = openingsStay(200, 7);
+    expect(looked).toBeGreaterThan(60);
     expect(moved).toBe(0);
   });
 
@@ -166,9 +166,9 @@ describe('what is read is believed rightly', () => {
   });
 
   test('clean floors are not accused; slips are named', () => {
-    for (const [name, words] of Object.entries(cleanFloors(21, 5)).filter(([each]) => !each.includes('out')))
-      expect(`${name}: ${words}`).toMatch(/accused (0\.0|4\.8) %/);
-    for (const words of Object.values(slips(8, 5))) expect(words).toMatch(/named (100\.0|87\.5) %, silent 0/);
+    for (const [name, words] of Object.entries(cleanFloors(14, 5)).filter(([each]) => !each.includes('out')))
+      expect(`${name}: ${words}`).toMatch(/accused (0\.0|7\.1) %/);
+    for (const words of Object.values(slips(5, 5))) expect(words).toMatch(/named (100\.0|80\.0) %, silent 0/);
   });
 
   test('a room that is really out of square comes out as it is, and nobody is accused', () => {

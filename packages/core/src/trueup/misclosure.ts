@@ -136,20 +136,26 @@ function inPart(
     const those = tied.length > 0 ? tied : [worst];
     const suspects = suspectsOf(those);
     const room = outOfSquareAt(closed, new Set(those.flatMap(({ reading }) => cornersOfReading(reading))));
-    const usual = suspects.some(({ slip }) => slip !== null) ? USUAL_SLIP : 0;
-    const slip = usual + Math.max(...those.map((each) => logOfSlip(each.reading, each)));
+    const slip = logOfBestSlip(those, suspects);
     const lead = room ? room.log - slip : -Infinity;
     const news = room !== null && [...room.walls].some((id) => (skewed.get(id) ?? 0) < room.deviation);
+    const without = left.filter((reading) => reading !== worst.reading);
     const before = new Map(skewed);
-    if (room && news)
-      for (const id of lead > 0 ? room.walls : []) skewed.set(id, Math.max(skewed.get(id) ?? 0, room.deviation));
-    if (lead > DECIDES && news) {
-      // one reading alone would explain all of it: then nothing can tell, however likely the room is
-      const without = left.filter((reading) => reading !== worst.reading);
-      const alone = judge(network, without, ids, before, { limit, critical }).judged.length === 0;
-      if (!alone || those.some(({ reading }) => reading.spread)) {
-        certain = new Map(skewed);
-        continue;
+    if (room && news) {
+      const loose = new Map(skewed);
+      for (const id of room.walls) loose.set(id, Math.max(skewed.get(id) ?? 0, room.deviation));
+      // both may be: what the rest is explained by counts too, else a slip in a crooked room is looked for in the wrong place
+      const further = (others: readonly Reading[], walls: ReadonlyMap<Id, number>) =>
+        logOfNext(network, others, ids, walls, { limit, critical });
+      const both = lead <= DECIDES && room.log > 0 ? lead + further(left, loose) - further(without, before) : lead;
+      if (lead > 0 || both > DECIDES) for (const [id, deviation] of loose) skewed.set(id, deviation);
+      if (both > DECIDES) {
+        // one reading alone would explain all of it: then nothing can tell, however likely the room is
+        const alone = judge(network, without, ids, before, { limit, critical }).judged.length === 0;
+        if (!alone || those.some(({ reading }) => reading.spread)) {
+          certain = new Map(skewed);
+          continue;
+        }
       }
     }
     const rival = room && lead > -DECIDES ? rivalOf(room, left, network) : null;
@@ -158,7 +164,7 @@ function inPart(
     const again = rival === null || (across && rival.by > BY_EYE);
     if (!those.some(({ reading }) => reading.spread))
       found.push(misclosure(network, suspects, rival, { again, aside: again || !(lead > 0 || across) }));
-    left = left.filter((reading) => reading !== worst.reading);
+    left = without;
   }
   if (certain.size === 0) return found;
   // what would fit is said of the rooms as they turned out to be
@@ -171,6 +177,26 @@ function inPart(
       ? misclosure(network, suspectsOf(again), each.rival, { again: each.again, aside: each.aside })
       : each;
   });
+}
+
+/** How much likelier the readings are when the likeliest of these that can't be told apart is a slip, natural logarithm. */
+const logOfBestSlip = (those: readonly Judged[], suspects: readonly Suspect[]): number =>
+  (suspects.some(({ slip }) => slip !== null) ? USUAL_SLIP : 0) +
+  Math.max(...those.map((each) => logOfSlip(each.reading, each)));
+
+/** How much likelier the likeliest single explanation of what is left makes it, natural logarithm; 0 where nothing is significant. */
+function logOfNext(
+  network: Network,
+  readings: readonly Reading[],
+  ids: readonly Id[],
+  skewed: ReadonlyMap<Id, number>,
+  search: { limit: number; critical: number },
+): number {
+  const { judged, closed } = judge(network, readings, ids, skewed, search);
+  const [worst] = judged;
+  if (!worst) return 0;
+  const room = outOfSquareAt(closed, new Set(cornersOfReading(worst.reading)));
+  return Math.max(logOfBestSlip([worst], suspectsOf([worst])), room?.log ?? 0);
 }
 
 const rivalOf = ({ walls, by }: OutOfSquare, readings: readonly Reading[], network: Network): Rival => {

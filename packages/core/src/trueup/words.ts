@@ -42,7 +42,7 @@ export function misclosureInWords({ by, along, suspects, rival }: Misclosure, un
 
 /** “the room is out of square by 1.3°: a diagonal would tell” */
 const outOfSquareInWords = ({ by, diagonal }: Rival): string =>
-  `the room is out of square by ${by.toFixed(1)}°: ${diagonal ? 'the other' : 'a'} diagonal would tell`;
+  `the room is out of square by ${by < 0.1 ? 'a little' : `${by.toFixed(1)}°`}: ${diagonal ? 'the other' : 'a'} diagonal would tell`;
 
 const plain = ({ reading, fits }: Suspect, units: Units): string =>
   `${valueInWords(reading, reading.value, units)}, where ${valueInWords(reading, fits, units)} would fit`;
