@@ -295,3 +295,13 @@ describe('what next', () => {
     expect(next()).toBeNull();
   });
 });
+
+test('how well the readings of a room close is a quiet figure', () => {
+  const { house, hall } = box();
+  const within = () => closesWithin(house.floor, house.room(hall));
+  house.tape(house.face(hall, 'top'), 4000);
+  house.tape(house.face(hall, 'right'), 3000);
+  expect(within()).toBeNull();
+  house.tape(house.face(hall, 'bottom'), 4008);
+  expect(within()).toBeCloseTo(8, 0);
+});
