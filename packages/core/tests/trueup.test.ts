@@ -1,4 +1,13 @@
-import { diagonalsOf, faceByKey, likelier, misclosureInWords, misclosuresOn, slipOf, whatNext } from '../src';
+import {
+  closesWithin,
+  diagonalsOf,
+  faceByKey,
+  likelier,
+  misclosureInWords,
+  misclosuresOn,
+  slipOf,
+  whatNext,
+} from '../src';
 import { House, tapeIntent } from './house';
 
 const box = (width = 4000, depth = 3000) => {
