@@ -104,3 +104,37 @@ test('a slip stays said when the diagonal that is asked for is read, and the are
   await expect(page.getByTestId('contradiction')).toContainText('5.20 m');
   await expect(page.getByLabel(/^Net internal floor area: /)).toContainText('13.02 m²');
 });
+
+test('a wall that is not chosen is dragged by a finger that rests on it; on the chosen one it parts it', async ({
+  page,
+}) => {
+  const finger = new Finger(page);
+  await firstRoom(page, finger);
+  const top = async () => {
+    const { x, y, width } = await restingBox(floors(page).first());
+    return [x + width / 2, y - 5] as const;
+  };
+  const pull = async (from: readonly [number, number], by: number) => {
+    await finger.down([from]);
+    await page.waitForTimeout(400);
+    for (let i = 1; i <= 6; i += 1) await finger.move([[from[0], from[1] + (by * i) / 6]]);
+    await finger.rest([from[0], from[1] + by]);
+    await finger.up();
+  };
+  const before = await restingBox(floors(page).first());
+  await pull(await top(), -40);
+  await expect(page.getByRole('button', { name: 'Undo move wall' })).toBeVisible();
+  await expect(page.getByTestId('tape-strip')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo move wall' }).tap();
+  await expect.poll(async () => Math.round((await restingBox(floors(page).first())).height / before.height)).toBe(1);
+
+  // the wall is chosen now: it parts where the finger rests, and the part to the nearer end is pushed in
+  const { x, y, width } = await restingBox(floors(page).first());
+  await pull([x + width / 3, y - 4], 40);
+  await expect(page.getByRole('button', { name: /^Depth: / })).toBeVisible();
+  await type(page, '1.20');
+  await type(page, '0.80');
+  await key(page, 'Keep').tap();
+  await expect(page.getByText(/open end/)).toHaveCount(0);
+  await expect(page.getByTestId(/^length/).getByText('0.80 m')).toHaveCount(1);
+});
