@@ -52,6 +52,16 @@ describe('what is drawn is there', () => {
     expect(problemsOf(house.plan)).toEqual([]);
   });
 
+  test('a box begun in the wall of another stands square on its line, and that is said once', () => {
+    const house = new House();
+    house.box(0, 0, 4000, 3000);
+    const notes = house.say({ kind: 'drawBox', floor: 'ground', a: { x: 4120, y: -110 }, b: { x: 7000, y: 2000 } });
+    expect(notes).toHaveLength(1);
+    expect(notes[0]).toMatch(/moved 0\.16\d? m to stand on its line/);
+    expect(house.floor.rooms).toHaveLength(2);
+    expect(house.floor.rooms.flatMap(({ faces }) => faces).every(({ d }) => Math.abs(d.x * d.y) < 1e-9)).toBe(true);
+  });
+
   test('a room without a floor is a problem', () => {
     const house = new House();
     const room = house.box(0, 0, 4000, 3000);

@@ -69,7 +69,7 @@ export function attachPath(draft: Draft, floor: Id, points: readonly RingPoint[]
   const by = path.mostMoved();
   if (by > BESIDE) {
     const words = formatLength(by, draft.job.units);
-    draft.notes.push(`It was drawn into a wall that is there, and was moved ${words} to stand on its line.`);
+    say(draft, `It was drawn into a wall that is there, and was moved ${words} to stand on its line.`);
   }
   return path.points();
 }
@@ -118,7 +118,12 @@ const reachOf = (wall: Wall): number => Math.max(wall.left, wall.right) + BESIDE
 /** Outside of a wall's body by more than a hair: it was meant to end on it, and did not. */
 function saysShort(draft: Draft, it: Standing, p: Point): void {
   const short = outsideOf(it, p);
-  if (short > 1) draft.notes.push(`It ended ${Math.round(short)} mm short of a wall and was closed.`);
+  if (short > 1) say(draft, `It ended ${Math.round(short)} mm short of a wall and was closed.`);
+}
+
+/** Once, though a line may be tried before it is drawn. */
+function say(draft: Draft, note: string): void {
+  if (!draft.notes.includes(note)) draft.notes.push(note);
 }
 
 const cornerNear = ({ a, b }: Course, p: Point, within: number): Point | null =>
