@@ -166,6 +166,7 @@ test('the OpenAPI document is valid and names every route', async () => {
   expect(Object.keys(document.paths).sort()).toEqual([
     '/api/jobs',
     '/api/jobs/{id}/plan',
+    '/api/jobs/{id}/readable',
     '/api/jobs/{id}/revisions',
     '/api/jobs/{id}/revisions/{version}',
     '/api/jobs/{id}/version',
