@@ -1,5 +1,6 @@
 import { type Reading, adjust, deviationOf, isSimple, misclosuresOf, networkOf, signedArea, valueOnPlan } from '../src';
 import { dice, distorted, fitted, notched, reading, rectilinear, shaken, tapedAll } from './random-floors';
+import { normal } from './random-houses';
 
 test('a sketch 40 % off in its proportions and shaky, all walls taped, is the true floor within 1 mm: 500 random rectilinear floors', () => {
   const random = dice(99);
@@ -51,7 +52,3 @@ test('a blunder of 10 to 100 deviations in a well-controlled room is named first
   }
   expect(named / trials).toBeGreaterThanOrEqual(0.95);
 }, 300_000);
-
-/** A normally distributed number (Box and Muller). */
-const normal = (random: () => number): number =>
-  Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());

@@ -1,8 +1,8 @@
-import { gapRun, gapsByRun, judgedGaps, markInWords, readOn } from '../openings';
+import { gapRun, gapsByRun, judgedGaps, markInWords, readOn, wallRead } from '../openings';
 import type { GapReading, HeightReading, Reading, Value } from '../plan/plan';
 import { placeInWords } from '../trueup';
 import type { DerivedFloor } from './derive-floor';
-import { roomOfReading, wallKnown } from './readings';
+import { roomOfReading } from './readings';
 
 /** One line of the table of readings. */
 export interface ReadingLine extends Value {
@@ -55,7 +55,7 @@ function gapLines(floor: DerivedFloor): ReadingLine[] {
     const { from, to } = gaps[0]!;
     const run = gapRun(floor.network, from, to, floor.openings);
     const stands = run?.stands ?? floor.openings.map((opening) => ({ opening }));
-    const judged = run ? judgedGaps(run, readOn(run, gaps), wallKnown(floor, { from, to })) : [];
+    const judged = run ? judgedGaps(run, readOn(run, gaps), wallRead(floor.readings, { from, to })) : [];
     return gaps.map((gap): ReadingLine => {
       const { off, control } = judged.find(({ reading }) => reading === gap) ?? { off: 0, control: 0 };
       return {

@@ -1,7 +1,6 @@
 import { distance } from '../geometry';
 import type { Reading } from '../plan/plan';
-import type { WallKnown } from '../openings';
-import { type Provenance, SILENT, deviationOf } from '../trueup';
+import { type Provenance, SILENT } from '../trueup';
 import type { Fineness } from '../units';
 import type { DerivedFloor, DerivedRoom, WallFace } from './derive-floor';
 
@@ -20,12 +19,6 @@ export function roomOfReading(floor: DerivedFloor, { from, to }: Pick<Reading, '
 /** Was the length of a wall read, on whichever face and with whatever instrument? */
 export const isRead = ({ readings }: DerivedFloor, { from, to }: Pick<WallFace, 'from' | 'to'>): boolean =>
   readings.some((r) => (r.kind === 'length' || r.kind === 'chord') && r.from === from && r.to === to);
-
-/** What was read of the whole of a wall on its inner face; null when it was not. */
-export function wallKnown({ readings }: DerivedFloor, { from, to }: Pick<WallFace, 'from' | 'to'>): WallKnown | null {
-  const read = readings.find((r) => r.kind === 'length' && r.face === 'inside' && r.from === from && r.to === to);
-  return read ? { value: read.value, deviation: deviationOf(read), text: read.text } : null;
-}
 
 /** Does what was read along a face agree with the plan, as far as is silent? True where nothing was read. */
 export const agrees = (face: WallFace): boolean =>

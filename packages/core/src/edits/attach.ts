@@ -18,7 +18,7 @@ import type { Id, Wall } from '../plan/plan';
 import { networkOfFloor } from '../rooms';
 import { formatLength } from '../units';
 import { hasBody, wallBody } from '../walls';
-import { type Path, pathOf } from './path-on-walls';
+import { Path } from './path-on-walls';
 
 /** A wall that ends, or runs, this close to another is meant to meet it, mm. */
 export const BESIDE = 20;
@@ -56,7 +56,7 @@ function standing(draft: Draft, floor: Id, except?: Id): Standing[] {
 export function attachPath(draft: Draft, floor: Id, points: readonly RingPoint[], closed: boolean): RingPoint[] {
   const walls = standing(draft, floor);
   if (walls.length === 0) return [...points];
-  const path = pathOf(points, closed);
+  const path = new Path(points, closed);
   for (const leg of path.legs) {
     const line = leg && wallAlong(walls, leg.a, leg.b);
     if (line) path.layOn(leg, line);

@@ -1,6 +1,6 @@
 import { type Draft, Refusal } from '../plan/draft';
 import { type GapReading, type Id, type OpeningType, openingsOfGap, placeOfGap } from '../plan/plan';
-import { type GapRun, type WidthRead, alikeWithin, gapRun, labelOf, sameType, widthRead } from '../openings';
+import { type GapRun, type WidthRead, alikeWithin, gapRun, labelOf, sameType, wallRead, widthRead } from '../openings';
 import { networkOfFloor } from '../rooms';
 import { type Slip, deviationOf, slipOf } from '../trueup';
 import { formatLength } from '../units';
@@ -39,10 +39,7 @@ export function readGap(draft: Draft, intent: Extract<Intent, { kind: 'readGap' 
 function widenToReadings(draft: Draft, run: GapRun, id: Id): void {
   const reading = draft.gaps[id]!;
   const gaps = Object.values(draft.gaps).filter(({ from, to }) => from === run.from && to === run.to);
-  const whole = Object.values(draft.readings).find(
-    ({ kind, face, from, to }) => kind === 'length' && face === 'inside' && from === run.from && to === run.to,
-  );
-  const wall = whole ? { value: whole.value, deviation: deviationOf(whole), text: whole.text } : null;
+  const wall = wallRead(Object.values(draft.readings), run);
   for (const opening of openingsOfGap(reading)) {
     const read = widthRead(run, gaps, opening, wall);
     const was = draft.opening(opening)!.width;

@@ -128,5 +128,3 @@ export class Path {
     return this.drawn.map((p, i) => ({ ...p, x: this.corners[i]!.x, y: this.corners[i]!.y }));
   }
 }
-
-export const pathOf = (points: readonly RingPoint[], closed: boolean): Path => new Path(points, closed);

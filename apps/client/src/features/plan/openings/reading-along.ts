@@ -11,7 +11,7 @@ import {
   gapSequence,
   markInWords,
   readOn,
-  wallKnown,
+  wallRead,
 } from '@velvet-tape/core';
 import type { Command } from '../../../store/store';
 import { planActions } from '../plan-slice';
@@ -86,7 +86,7 @@ export function misclosureAlong(
   const { plan, network } = floor;
   const run = gapRun(network, face.from, face.to, floor.openings);
   if (!run) return null;
-  const wall = wallKnown(floor, face);
+  const wall = wallRead(floor.readings, face);
   const misclosure = gapMisclosure(run, readOn(run, gaps), wall);
   return (
     misclosure && { misclosure, words: gapMisclosureInWords(misclosure, run, wall?.value ?? null, plan.job.units) }
