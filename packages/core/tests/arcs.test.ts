@@ -36,7 +36,7 @@ function planOf(...lines: Line[]) {
     const end = draft.addCorner('ground', x2, y2).id;
     return draft.addWall({ floor: 'ground', start, end, bulge, left, right, kind: 'external', typed: true }).id;
   });
-  planarise(draft, 'ground', walls);
+  planarise(draft, 'ground', walls, new Map());
   return draft.plan();
 }
 const netOf = (plan: ReturnType<typeof planOf>) => networkOf(plan.corners, Object.values(plan.walls));

@@ -12,7 +12,7 @@ function tangle(segments: readonly (readonly [number, number, number, number])[]
     const end = draft.addCorner('ground', x2, y2).id;
     return draft.addWall({ floor: 'ground', start, end, left: 0, right: 0, kind: 'external', typed: false }).id;
   });
-  planarise(draft, 'ground', walls);
+  planarise(draft, 'ground', walls, new Map());
   return draft.plan();
 }
 

@@ -25,7 +25,7 @@ function planOf(...lines: Line[]) {
     const end = draft.addCorner('ground', x2, y2).id;
     return draft.addWall({ floor: 'ground', start, end, left, right, kind: 'internal', typed: true }).id;
   });
-  planarise(draft, 'ground', walls);
+  planarise(draft, 'ground', walls, new Map());
   return draft.plan();
 }
 const networkOfPlan = (plan: ReturnType<typeof planOf>) => networkOf(plan.corners, Object.values(plan.walls));
@@ -203,7 +203,7 @@ describe('making walls planar', () => {
     const start = draft.addCorner('ground', 4000, 0).id;
     const end = draft.addCorner('ground', 0, 0).id;
     const twin = draft.addWall({ floor: 'ground', start, end, left: 9, right: 9, kind: 'external', typed: false });
-    planarise(draft, 'ground', [twin.id]);
+    planarise(draft, 'ground', [twin.id], new Map());
     expect(Object.keys(draft.plan().walls)).toEqual([first]);
   });
 
@@ -213,7 +213,7 @@ describe('making walls planar', () => {
     const start = draft.addCorner('first', 2000, -1000).id;
     const end = draft.addCorner('first', 2000, 1000).id;
     const above = draft.addWall({ floor: 'first', start, end, left: 50, right: 50, kind: 'internal', typed: false });
-    planarise(draft, 'first', [above.id]);
+    planarise(draft, 'first', [above.id], new Map());
     expect(Object.keys(draft.plan().walls)).toHaveLength(2);
     expect(problemsOf(draft.plan())).toEqual([]);
   });

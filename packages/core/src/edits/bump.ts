@@ -1,10 +1,10 @@
-import { type Point, type RingPoint, moved, rightOf } from '../geometry';
+import { type Point, moved, rightOf } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
 import type { Id, Wall } from '../plan/plan';
 import type { WallFace } from '../derived';
 import { formatLength } from '../units';
 import { networkOfFloor } from '../rooms';
-import { planarise } from '../walls';
+import { type HalfWall, keepingPlaces, planarise } from '../walls';
 import type { Intent } from './intent';
 import { shiftCorner } from './move-wall';
 import { requireFace, requirePositive } from './require';
@@ -38,52 +38,23 @@ export function bump(draft: Draft, intent: Extract<Intent, { kind: 'bump' }>): I
   }
   if (shape === 'slanted' && !(2 * splay < width - LEAST && splay > -width))
     throw new Refusal('The slanted cheeks would meet. Make it wider, or slant it less.');
-  const [left, right] = [from <= AT_END, from + width >= face.length - AT_END];
-  if (left && right && shape !== 'round') throw new Refusal('That is the whole wall. Drag it, or push a part of it.');
-  if (shape !== 'round' && (left || right)) pushEnd(draft, floor, face, intent, left);
-  else push(draft, floor, face, intent, shape === 'slanted' ? splay : 0);
+  const atEnd = (far: number) => shape !== 'round' && far <= AT_END;
+  const ends = { left: atEnd(from), right: atEnd(face.length - from - width) };
+  if (ends.left && ends.right) throw new Refusal('That is the whole wall. Drag it, or push a part of it.');
+  push(draft, floor, face, intent, ends);
 }
 
-/** The part from an end of the wall: its corner there slides along the wall beside it, and a return joins it to the rest. */
-function pushEnd(
+/**
+ * The wall parts where the part does not reach its end, and the part moves. Where it does, its corner slides along the wall beside it; where the wall
+ * was parted a cheek joins the two.
+ */
+function push(
   draft: Draft,
   floor: Id,
   face: WallFace,
   { from, width, depth, shape, splay = 0 }: Extract<Intent, { kind: 'bump' }>,
-  atLeft: boolean,
+  ends: { readonly left: boolean; readonly right: boolean },
 ): void {
-  const half = atLeft ? face.halves[0]! : face.halves.at(-1)!;
-  const out = { x: -rightOf(face.d).x, y: -rightOf(face.d).y };
-  const cheek = Math.sign(depth) * half.right;
-  const along = atLeft ? from + width + cheek : from - cheek;
-  const parting = moved(moved(face.a, face.d, along), out, half.right);
-  const made = draft.addCorner(floor, parting.x, parting.y);
-  planarise(draft, floor, [half.wall.id]);
-  const parted = draft.on('corners', floor).find((corner) => sameSpot(corner, parting));
-  const end = atLeft ? face.from : face.to;
-  const piece = parted && draft.on('walls', floor).find((wall) => runs(wall, end, parted.id));
-  if (!parted || !piece) throw new Refusal('Another wall meets this one there. Push a part beside it.');
-  const shift = { x: out.x * depth, y: out.y * depth };
-  const changed = new Set<Id>([piece.id]);
-  const star = networkOfFloor(draft, floor).stars.get(end)!;
-  shiftCorner(draft, star, { moving: new Set([piece.id]), shift, d: face.d, turn: false, changed });
-  const slant = shape === 'slanted' ? (atLeft ? -splay : splay) : 0;
-  const pushed = moved(moved(parted, shift, 1), face.d, slant);
-  const fresh = draft.addCorner(floor, pushed.x, pushed.y);
-  const now = draft.walls[piece.id]!;
-  draft.put('walls', { ...now, ...(now.start === parted.id ? { start: fresh.id } : { end: fresh.id }) });
-  const [start, to] = atLeft ? [fresh.id, parted.id] : [parted.id, fresh.id];
-  const back = draft.addWall({ ...half.wall, bulge: 0, left: half.left, right: half.right, start, end: to });
-  changed.add(back.id);
-  if (made.id !== parted.id) draft.drop('corners', made.id);
-  settle(draft, floor, { changed, keepRooms: true });
-}
-
-const runs = (wall: Wall, a: Id, b: Id): boolean =>
-  (wall.start === a && wall.end === b) || (wall.start === b && wall.end === a);
-
-function push(draft: Draft, floor: Id, face: WallFace, intent: Extract<Intent, { kind: 'bump' }>, splay: number): void {
-  const { from, width, depth, shape } = intent;
   const half = face.halves.find((each) => {
     const a = draft.corners[each.from]!;
     const along = (a.x - face.a.x) * face.d.x + (a.y - face.a.y) * face.d.y;
@@ -91,42 +62,46 @@ function push(draft: Draft, floor: Id, face: WallFace, intent: Extract<Intent, {
   });
   if (!half) throw new Refusal('Another wall meets this one there. Push a part beside it.');
   const out = { x: -rightOf(face.d).x, y: -rightOf(face.d).y };
-  const way = Math.sign(depth);
   // cheeks are as thick as the wall: their faces, not their lines, are `width` apart
-  const cheek = shape === 'box' || shape === 'slanted' ? way * half.right : 0;
-  const onLine = (along: number): Point => moved(moved(face.a, face.d, along), out, half.right);
-  const [p, q] = [
-    draft.addCorner(floor, ...xy(onLine(from - cheek))),
-    draft.addCorner(floor, ...xy(onLine(from + width + cheek))),
-  ];
-  planarise(draft, floor, [half.wall.id]);
-  const piece = draft.on('walls', floor).find((wall) => joins(draft, wall, p, q));
-  if (!piece) throw new Refusal('There is no room for that on this wall.');
-  const forward = sameSpot(draft.corners[piece.start]!, p);
+  const cheek = shape === 'round' ? 0 : Math.sign(depth) * half.right;
+  const parted = [ends.left ? null : from - cheek, ends.right ? null : from + width + cheek].map(
+    (along) => along !== null && moved(moved(face.a, face.d, along), out, half.right),
+  );
+  for (const at of parted) if (at) draft.addCorner(floor, at.x, at.y);
+  keepingPlaces(draft, floor, (places) => planarise(draft, floor, [half.wall.id], places));
+  const [left, right] = parted.map((at, i) =>
+    at ? draft.on('corners', floor).find((corner) => sameSpot(corner, at))?.id : [face.from, face.to][i],
+  );
+  const piece = draft.on('walls', floor).find((wall) => runs(wall, left, right));
+  if (!left || !right || !piece) throw new Refusal('There is no room for that on this wall.');
+  const changed = new Set<Id>([piece.id]);
   if (shape === 'round') {
     const bulge = (2 * depth) / width;
     if (Math.abs(bulge) > 1) throw new Refusal('A round bay is a half circle at most. Make it wider, or less deep.');
-    draft.put('walls', { ...piece, bulge: forward ? bulge : 0 - bulge });
-    settle(draft, floor, { changed: [piece.id] });
-    return;
+    draft.put('walls', { ...piece, bulge: piece.start === left ? bulge : 0 - bulge });
+  } else {
+    const moving = { moving: new Set([piece.id]), shift: { x: out.x * depth, y: out.y * depth }, d: face.d, changed };
+    const inset = shape === 'slanted' ? splay : 0;
+    const pushEnd = (id: Id, atEnd: boolean, way: 1 | -1) => {
+      if (atEnd) shiftCorner(draft, networkOfFloor(draft, floor).stars.get(id)!, { ...moving, turn: false });
+      else changed.add(addCheek(draft, piece.id, half, id, moved(moving.shift, face.d, way * inset), way).id);
+    };
+    pushEnd(left, ends.left, 1);
+    pushEnd(right, ends.right, -1);
   }
-  const outer = (at: Point, inset: number) => moved(moved(at, out, depth), face.d, inset);
-  const [p2, q2] = [draft.addCorner(floor, ...xy(outer(p, splay))), draft.addCorner(floor, ...xy(outer(q, -splay)))];
-  const ends = forward ? { start: p2.id, end: q2.id } : { start: q2.id, end: p2.id };
-  const atP = forward ? piece.start : piece.end;
-  const atQ = forward ? piece.end : piece.start;
-  draft.put('walls', { ...piece, ...ends });
-  const like = { ...piece, left: half.left, right: half.right };
-  const cheeks = [
-    draft.addWall({ ...like, start: atP, end: p2.id }),
-    draft.addWall({ ...like, start: q2.id, end: atQ }),
-  ];
-  settle(draft, floor, { changed: [piece.id, ...cheeks.map((wall) => wall.id)] });
+  settle(draft, floor, { changed });
 }
 
-const xy = ({ x, y }: RingPoint): [number, number] => [x, y];
+/** The end of the piece at a corner goes on by `by`, and a wall joins it to the corner: from there to the piece at its left (1), back at its right (−1). */
+function addCheek(draft: Draft, piece: Id, half: HalfWall, corner: Id, by: Point, way: 1 | -1): Wall {
+  const at = draft.corners[corner]!;
+  const fresh = draft.addCorner(at.floor, at.x + by.x, at.y + by.y);
+  const wall = draft.walls[piece]!;
+  draft.put('walls', { ...wall, ...(wall.start === corner ? { start: fresh.id } : { end: fresh.id }) });
+  const [start, end] = way === 1 ? [corner, fresh.id] : [fresh.id, corner];
+  return draft.addWall({ ...wall, bulge: 0, left: half.left, right: half.right, start, end });
+}
+
 const sameSpot = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y) < 1.5;
-const joins = (draft: Draft, wall: Wall, p: Point, q: Point): boolean => {
-  const [a, b] = [draft.corners[wall.start]!, draft.corners[wall.end]!];
-  return (sameSpot(a, p) && sameSpot(b, q)) || (sameSpot(a, q) && sameSpot(b, p));
-};
+const runs = (wall: Wall, a: Id | undefined, b: Id | undefined): boolean =>
+  (wall.start === a && wall.end === b) || (wall.start === b && wall.end === a);

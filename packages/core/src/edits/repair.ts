@@ -1,7 +1,7 @@
 import { Draft, Refusal } from '../plan/draft';
 import { networkOfFloor, reconcileKinds, reconcileRooms } from '../rooms';
 import { COLLECTIONS, type Plan, nextNumber } from '../plan/plan';
-import { anchorAgain, planarise } from '../walls';
+import { keepingPlaces, planarise } from '../walls';
 import { dropUnusedTypes } from './opening-types';
 import { dropOpening } from './openings';
 import { dropLostGaps } from './place-by-gaps';
@@ -25,13 +25,11 @@ export function repairPlan(plan: Plan, before: Plan, seed: string): { plan: Plan
     for (const { id, stand } of Object.values(draft.solids))
       if (stand.kind === 'wall' && !draft.walls[stand.wall]) draft.drop('solids', id);
     for (const floor of Object.keys(draft.floors)) {
-      const places = planarise(
-        draft,
-        floor,
-        draft.on('walls', floor).map((wall) => wall.id),
-      );
-      reconcileKinds(draft, floor);
-      anchorAgain(draft, floor, places);
+      const walls = draft.on('walls', floor).map((wall) => wall.id);
+      keepingPlaces(draft, floor, (places) => {
+        planarise(draft, floor, walls, places);
+        reconcileKinds(draft, floor);
+      });
       reconcileRooms(draft, floor);
       dropLostGaps(draft, floor, networkOfFloor(draft, floor));
       renumber(draft, floor);

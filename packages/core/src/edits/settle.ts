@@ -8,7 +8,7 @@ import { type Adjustment, trueUp, valueInWords, valueOnPlan } from '../trueup';
 import { formatLength } from '../units';
 import { dropLostGaps, placeByGaps } from './place-by-gaps';
 import { sayMisfits } from './say-misfits';
-import { type Network, anchorAgain, dropLooseCorners, planarise } from '../walls';
+import { type Network, dropLooseCorners, keepingPlaces, planarise } from '../walls';
 
 /** How far a taped length may drift before it counts as changed, mm. */
 const DRIFT = 0.5;
@@ -31,9 +31,13 @@ export interface Settling {
  * readings hold (or the floor is fitted to them), openings stand where they were read. Refuses when that can't be.
  */
 export function settle(draft: Draft, floor: Id, how: Settling): void {
-  const places = how.changed && planarise(draft, floor, how.changed);
-  reconcileKinds(draft, floor);
-  if (places) anchorAgain(draft, floor, places);
+  const { changed } = how;
+  if (changed)
+    keepingPlaces(draft, floor, (places) => {
+      planarise(draft, floor, changed, places);
+      reconcileKinds(draft, floor);
+    });
+  else reconcileKinds(draft, floor);
   let fitted = how.adjust !== undefined;
   if (how.adjust) fitToReadings(draft, floor, how.adjust.stay);
   else if (!how.keepRooms && driftedReading(draft, floor)) {

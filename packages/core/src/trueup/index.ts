@@ -1,6 +1,7 @@
 export * from './adjust';
 export * from './deviations';
 export * from './lines';
+export { type Judged, judgedReadings } from './judge';
 export * from './misclosure';
 export { objective } from './design';
 export { observationsOf } from './known';

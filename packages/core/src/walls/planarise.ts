@@ -4,7 +4,7 @@ import { type Corner, type Id, type Opening, type Wall, withArticle, withCorners
 import { wallCourse } from '../plan/wall-course';
 import { isStillThere } from './chain';
 import { networkOf } from './network';
-import { type Places, anchorAgain, placesOn } from './standing';
+import type { Places } from './standing';
 
 /** Corners closer than this are one corner, and a corner this close to a wall stands on it, mm. */
 export const WELD = 1;
@@ -16,12 +16,10 @@ const MOST_STEPS = 20_000;
  * Makes the walls of a floor a planar graph again after `changed` walls were added or moved: corners that
  * coincide become one, walls that touch or cross are split at their meeting point, walls that lie on each
  * other become one. Openings and readings follow the pieces they belong to.
- * Refuses when a wall would be split in the middle of a door or window. What stands on walls stays
- * where it stands; the places are returned, to be held to (`anchorAgain`) when walls get another thickness.
+ * Refuses when a wall would be split in the middle of a door or window. `places` (see `keepingPlaces`) follow the pieces.
  */
-export function planarise(draft: Draft, floor: Id, changed: Iterable<Id>): Places {
+export function planarise(draft: Draft, floor: Id, changed: Iterable<Id>, places: Places): void {
   const queue = new Set(changed);
-  const places = placesOn(draft, floor);
   let around = surroundings(draft, floor);
   for (let step = 0; queue.size > 0; step += 1) {
     if (step > MOST_STEPS) throw new Refusal('These walls cross too often to be sorted out. Draw it in smaller parts.');
@@ -32,8 +30,6 @@ export function planarise(draft: Draft, floor: Id, changed: Iterable<Id>): Place
       around = surroundings(draft, floor);
   }
   dropLooseCorners(draft, floor);
-  anchorAgain(draft, floor, places);
-  return places;
 }
 
 /** What is still to be looked at, and where things stand meanwhile. */

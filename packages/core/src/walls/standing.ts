@@ -68,7 +68,7 @@ function standingsOn(draft: Draft, floor: Id): { id: Id; wall: Id; it: Standing 
  * Where everything stands before walls are split, welded and merged. Where the edit left the corner it was taped from, and its wall did not turn, it
  * stands where it did before, whatever else becomes of that corner; else at its distance from where the corner is now.
  */
-export function placesOn(draft: Draft, floor: Id): Places {
+function placesOn(draft: Draft, floor: Id): Places {
   const places: Places = new Map();
   const standings = standingsOn(draft, floor);
   if (standings.length === 0) return places;
@@ -107,8 +107,17 @@ const TURNED = 1e-9;
 /** Less than this is rounding, mm. */
 const MOVED = 0.01;
 
-/** Everything stays at its place: its distance is taken again from what is now the inside corner. */
-export function anchorAgain(draft: Draft, floor: Id, places: Places): void {
+/**
+ * While `work` splits, welds and merges walls, or gives them another thickness, what stands on them stays in its place: it is placed before, the places
+ * follow the walls, and its distance is taken again after it from what is then the inside corner.
+ */
+export function keepingPlaces(draft: Draft, floor: Id, work: (places: Places) => void): void {
+  const places = placesOn(draft, floor);
+  work(places);
+  anchorAgain(draft, floor, places);
+}
+
+function anchorAgain(draft: Draft, floor: Id, places: Places): void {
   if (places.size === 0) return;
   const network = networkOf(draft.corners, draft.on('walls', floor));
   for (const { id, wall, it } of standingsOn(draft, floor)) {
