@@ -51,6 +51,11 @@ export class Server {
     throw new Error('The server did not start.');
   }
 
+  /** Does something to its database that no person could. */
+  sql(statement: string): void {
+    execFileSync('psql', [this.database, '-q', '-c', statement], { stdio: ['ignore', 'ignore', 'inherit'] });
+  }
+
   async stop(): Promise<void> {
     if (!this.child || this.child.exitCode !== null) return;
     this.child.kill('SIGTERM');

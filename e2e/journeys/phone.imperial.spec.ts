@@ -1,8 +1,8 @@
 import type { Page } from '@playwright/test';
 import { Finger, middleOf, restingBox } from '../finger';
+import { key } from '../pad';
 import { expect, test } from '../server';
 
-const key = (page: Page, name: string) => page.getByRole('button', { name, exact: true });
 const strip = (page: Page) => page.getByTestId('tape-strip');
 
 /** The door in the middle of the wall was under the finger; the bare tape beside it is the wall. */

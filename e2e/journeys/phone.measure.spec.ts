@@ -1,15 +1,9 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { Finger, middleOf } from '../finger';
+import { key, tapFigure } from '../pad';
 import { expect, test } from '../server';
 
-const key = (page: Page, name: string) => page.getByRole('button', { name, exact: true });
-const KEYS: Record<string, string> = { '.': 'point', '+': 'plus' };
-
-/** Types on the number pad, with a finger. */
-async function type(page: Page, text: string): Promise<void> {
-  for (const c of text) await key(page, KEYS[c] ?? c).tap();
-}
 const enter = (page: Page) => key(page, 'Enter').tap();
 const strip = (page: Page) => page.getByTestId('tape-strip');
 const field = (page: Page, name: string) => page.getByRole('button', { name: new RegExp(`^${name}: `) });
@@ -42,7 +36,7 @@ test('a room and the room beside it are measured by touch, from first tap to fil
   await page.getByText('Tape the walls (4 still rough)').tap();
   await expect(strip(page)).toBeVisible();
   await expect(page.getByTestId('moves-to')).toBeVisible();
-  await type(page, '4.20');
+  await tapFigure(page, '4.20');
   await expect(page.getByText('= 4.20 m')).toBeVisible();
   const right = await middleOf(page.getByTestId('moving-corner').first());
   await page.getByRole('button', { name: 'The right corner moves. Swap.' }).tap();
@@ -57,29 +51,29 @@ test('a room and the room beside it are measured by touch, from first tap to fil
     ['9999999', /more than a kilometre/],
     ['3.4.5', /two decimal points/],
   ] as const) {
-    await type(page, text);
+    await tapFigure(page, text);
     await enter(page);
     await expect(page.getByText(reason).first()).toBeVisible();
     await expect(page.getByTestId('typed')).toHaveText(text);
     for (const _ of text) await key(page, 'Backspace').tap();
   }
-  await type(page, '3.15');
+  await tapFigure(page, '3.15');
   await enter(page);
   await expect(strip(page)).toHaveAccessibleName(/4\.20 m, worked out/);
   await expect(page.getByTestId('job-total')).toHaveText('13.23 m²');
 
   // 4 thickness and ceiling
   await field(page, 'Thickness').tap();
-  await type(page, '300');
+  await tapFigure(page, '300');
   await enter(page);
   await expect(field(page, 'Thickness')).toContainText('300 mm');
   await page.getByRole('button', { name: 'All outer walls' }).tap();
-  await type(page, '280');
+  await tapFigure(page, '280');
   await enter(page);
   await expect(field(page, 'Thickness')).toContainText('280 mm');
   await expect(page.getByTestId('job-total')).toHaveText('13.23 m²');
   await field(page, 'Ceiling').tap();
-  await type(page, '2.50');
+  await tapFigure(page, '2.50');
   await enter(page);
   await expect(field(page, 'Ceiling')).toContainText('2.50 m');
   await key(page, 'Done').tap();
@@ -92,9 +86,9 @@ test('a room and the room beside it are measured by touch, from first tap to fil
   await page.getByText('Later').tap();
   await expect(figure(page, 'Net internal floor area')).toContainText('≈');
   await page.getByText(/Tape the walls/).tap();
-  await type(page, '2.50');
+  await tapFigure(page, '2.50');
   await enter(page);
-  await type(page, '2.40');
+  await tapFigure(page, '2.40');
   await enter(page);
   await expect(page.getByTestId('job-total')).toHaveText('19.23 m²');
   await expect(page.getByTestId(/^area/)).toHaveText(['13.23 m²', '6.00 m²']);
@@ -123,15 +117,15 @@ test('a room and the room beside it are measured by touch, from first tap to fil
     .tap();
   await key(page, 'Add door').tap();
   await expect(page.getByTestId('strip-door')).toBeVisible();
-  await type(page, '0.60');
+  await tapFigure(page, '0.60');
   await enter(page);
   await expect(page.getByTestId('strip-gap-0')).toHaveText('0.60 m');
   await field(page, 'Width').tap();
-  await type(page, '0.90');
+  await tapFigure(page, '0.90');
   await enter(page);
   await expect(page.getByTestId('strip-gap-1')).toHaveText('2.70 m');
   await field(page, 'From right').tap();
-  await type(page, '9');
+  await tapFigure(page, '9');
   await enter(page);
   await expect(page.getByRole('alert')).toContainText('9.00 m? Or 0.90 m?');
   await key(page, 'Yes, 9.00 m').tap();
@@ -159,7 +153,7 @@ test('a room and the room beside it are measured by touch, from first tap to fil
   await key(page, 'Wall before').tap();
   await key(page, 'Add window').tap();
   await field(page, 'Sill').tap();
-  await type(page, '1.00');
+  await tapFigure(page, '1.00');
   await enter(page);
   await expect(field(page, 'Sill')).toContainText('1.00 m');
   await key(page, 'Done').tap();
@@ -210,7 +204,7 @@ test('a room and the room beside it are measured by touch, from first tap to fil
   await desk.getByText('Name it').click();
   await expect(desk.getByTestId('sync')).toHaveAccessibleName('Saved');
   await field(page, 'Ceiling').tap();
-  await type(page, '2.35');
+  await tapFigure(page, '2.35');
   await enter(page);
   await page.context().setOffline(false);
   await expect(page.getByTestId(/^name/).getByText('Cookhouse')).toBeVisible({ timeout: 15_000 });

@@ -2,21 +2,8 @@ import { buffer } from 'node:stream/consumers';
 import type { Page } from '@playwright/test';
 import ExcelJS from 'exceljs';
 import { Finger, middleOf, restingBox } from '../finger';
+import { key, press, type } from '../pad';
 import { expect, test } from '../server';
-
-const key = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: true });
-
-/** Presses a key of a bar that may have to be pushed along first. */
-async function press(page: Page, name: string | RegExp): Promise<void> {
-  await key(page, name).scrollIntoViewIfNeeded();
-  await key(page, name).tap();
-}
-
-const KEYS: Record<string, string> = { '.': 'point' };
-async function type(page: Page, text: string): Promise<void> {
-  for (const c of text) await key(page, KEYS[c] ?? c).tap();
-  await key(page, 'Enter').tap();
-}
 
 /** A room dragged out, and its first wall, which is 4.20 m long, chosen. */
 async function kitchen(page: Page, finger: Finger): Promise<void> {

@@ -5,13 +5,8 @@ import PDFDocument from 'pdfkit';
 import sharp from 'sharp';
 import { Finger, restingBox } from '../finger';
 import { giveFile, onScreen, pictureOn, storedAs } from '../picture';
+import { press } from '../pad';
 import { type Server, expect, test } from '../server';
-
-const key = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: true });
-async function press(page: Page, name: string | RegExp): Promise<void> {
-  await key(page, name).scrollIntoViewIfNeeded();
-  await key(page, name).tap();
-}
 
 async function emptyJob(page: Page): Promise<void> {
   await page.goto('/new');

@@ -1,8 +1,8 @@
 import { text } from 'node:stream/consumers';
 import type { Page } from '@playwright/test';
+import { key } from '../pad';
 import { expect, test } from '../server';
 
-const key = (page: Page, name: string) => page.getByRole('button', { name, exact: true });
 const schedule = (page: Page) => page.getByTestId('schedule');
 
 async function openSchedule(page: Page): Promise<void> {

@@ -1,17 +1,8 @@
 import type { Page } from '@playwright/test';
 import { Finger, middleOf, restingBox } from '../finger';
+import { key, press, type } from '../pad';
 import { expect, test } from '../server';
 
-const key = (page: Page, name: string) => page.getByRole('button', { name, exact: true });
-const KEYS: Record<string, string> = { '.': 'point' };
-async function type(page: Page, text: string): Promise<void> {
-  for (const c of text) await key(page, KEYS[c] ?? c).tap();
-  await key(page, 'Enter').tap();
-}
-const take = async (page: Page, tool: string) => {
-  await key(page, tool).scrollIntoViewIfNeeded();
-  await key(page, tool).tap();
-};
 const total = (page: Page) => page.getByTestId('job-total');
 const areas = (page: Page) => page.getByTestId(/^area/);
 const square = (text: string | null) => Number((text ?? '').replace(/[^\d.]/g, ''));
@@ -23,7 +14,7 @@ test('a shape is turned, mirrored, sized and dropped; a column and a chimney bre
   await page.goto('/new');
   await page.getByText('Start measuring').tap();
   await expect(page.getByText(/Drag across the sheet/)).toBeVisible();
-  await take(page, 'Shapes');
+  await press(page, 'Shapes');
   await key(page, 'L').tap();
   await finger.tap([190, 300]);
   await type(page, '6');
@@ -38,7 +29,7 @@ test('a shape is turned, mirrored, sized and dropped; a column and a chimney bre
   await key(page, 'Done').tap();
 
   // a round column of 0.50 m: π · 0.25² = 0.196 m² less (exact)
-  await take(page, 'Column');
+  await press(page, 'Column');
   await key(page, 'Round column').tap();
   const label = await middleOf(areas(page));
   await finger.tap([label[0], label[1] + 22]);
@@ -50,7 +41,7 @@ test('a shape is turned, mirrored, sized and dropped; a column and a chimney bre
   await expect(total(page)).toHaveText('≈ 18.00 m²');
 
   // a chimney breast, pushed into the room from its longest wall: 1.40 × 0.40 (exact)
-  await take(page, 'Bump');
+  await press(page, 'Bump');
   await key(page, 'Chimney breast').tap();
   const floor = await restingBox(page.getByTestId(/^floor/));
   // turned by a quarter, the box is 4 wide and 6 deep: one long side is whole
@@ -78,14 +69,14 @@ test('rooms are chosen with a loop of the finger and moved together', async ({ p
   await finger.drag([60, 150], [170, 260]);
   await key(page, 'Later').tap();
   await key(page, 'Done').tap();
-  await take(page, 'Box');
+  await press(page, 'Box');
   const first = await restingBox(page.getByTestId(/^floor/));
   await finger.drag([first.x + first.width + 5, first.y + 1], [first.x + first.width + 60, first.y + first.height - 1]);
   await key(page, 'Later').tap();
   await key(page, 'Done').tap();
   await expect(areas(page)).toHaveCount(2);
 
-  await take(page, 'Several');
+  await press(page, 'Several');
   const sheet = await restingBox(page.getByTestId('sheet'));
   const ring = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10].map((i): [number, number] => [
     sheet.x + sheet.width / 2 + (sheet.width / 2 - 12) * Math.cos(i / 1.7),

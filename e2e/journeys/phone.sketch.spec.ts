@@ -1,17 +1,8 @@
 import type { Page } from '@playwright/test';
 import { Finger, middleOf, restingBox } from '../finger';
+import { key, press, type } from '../pad';
 import { expect, test } from '../server';
 
-const key = (page: Page, name: string) => page.getByRole('button', { name, exact: true });
-const KEYS: Record<string, string> = { '.': 'point', '+': 'plus' };
-async function type(page: Page, text: string): Promise<void> {
-  for (const c of text) await key(page, KEYS[c] ?? c).tap();
-  await key(page, 'Enter').tap();
-}
-const take = async (page: Page, tool: string) => {
-  await key(page, tool).scrollIntoViewIfNeeded();
-  await key(page, tool).tap();
-};
 const field = (page: Page, name: string) => page.getByRole('button', { name: new RegExp(`^${name}: `) });
 const total = (page: Page) => page.getByTestId('job-total');
 const areas = (page: Page) => page.getByTestId(/^area/);
@@ -31,7 +22,7 @@ async function later(page: Page): Promise<void> {
 test('corner by corner with typed lengths: an L is 58 m², and one left open is closed', async ({ page }) => {
   const finger = new Finger(page);
   await newJob(page);
-  await take(page, 'Corners');
+  await press(page, 'Corners');
   await finger.tap([60, 130]);
   // 10 × 7 m less 4 × 3 m (exact): down and right at right angles, lengths typed one after the other
   for (const [way, length] of [
@@ -55,7 +46,7 @@ test('corner by corner with typed lengths: an L is 58 m², and one left open is 
 
   // an outline left open: its ends are counted, said and closed with one tap
   await key(page, 'Undo draw walls').tap();
-  await take(page, 'Corners');
+  await press(page, 'Corners');
   await finger.tap([100, 200]);
   await finger.tap([240, 204]);
   await finger.tap([243, 330]);
@@ -73,7 +64,7 @@ test('corner by corner with typed lengths: an L is 58 m², and one left open is 
 test('a loop is straightened at once; a room inside it is taken off', async ({ page }) => {
   const finger = new Finger(page);
   await newJob(page);
-  await take(page, 'Loop');
+  await press(page, 'Loop');
   const corners = [
     [70, 180],
     [320, 192],
@@ -105,7 +96,7 @@ test('a loop is straightened at once; a room inside it is taken off', async ({ p
   await key(page, 'Done').tap();
   const before = Number((await total(page).textContent())!.replace(/[^\d.]/g, ''));
 
-  await take(page, 'Box');
+  await press(page, 'Box');
   const label = await middleOf(page.getByTestId(/^name/));
   await finger.drag([label[0] - 70, label[1] + 40], [label[0] - 10, label[1] + 100]);
   await page.getByRole('button', { name: 'Bathroom', exact: true }).tap();
@@ -126,7 +117,7 @@ test('a wall is pushed, bent and divided, and everything is undone by name', asy
   await later(page);
 
   // a bay, pushed out with the finger, its sizes typed: a trapezium of 2.00 and 1.20 by 0.60
-  await take(page, 'Bump');
+  await press(page, 'Bump');
   await key(page, 'Slanted').tap();
   const top = async () => {
     const length = await restingBox(
@@ -137,10 +128,10 @@ test('a wall is pushed, bent and divided, and everything is undone by name', asy
     );
     return [length.x + length.width / 2, length.y - 3] as const;
   };
-  const press = await top();
-  await finger.down([press]);
-  for (let i = 1; i <= 6; i += 1) await finger.move([[press[0], press[1] - 5 * i]]);
-  await finger.rest([press[0], press[1] - 30]);
+  const pressed = await top();
+  await finger.down([pressed]);
+  for (let i = 1; i <= 6; i += 1) await finger.move([[pressed[0], pressed[1] - 5 * i]]);
+  await finger.rest([pressed[0], pressed[1] - 30]);
   await expect(page.getByTestId('magnifier')).toBeVisible();
   await finger.up();
   await type(page, '2');
@@ -172,7 +163,7 @@ test('a wall is pushed, bent and divided, and everything is undone by name', asy
   await key(page, 'Undo bend wall').tap();
 
   // a chalk line from edge to edge: two rooms, no wall, no floor lost
-  await take(page, 'Divide');
+  await press(page, 'Divide');
   await key(page, 'Chalk line').tap();
   const [x, y] = await top();
   const inside = await restingBox(page.getByTestId(/^floor/));

@@ -1,13 +1,8 @@
 import type { Page } from '@playwright/test';
 import { Finger, restingBox } from '../finger';
+import { key, type } from '../pad';
 import { expect, test } from '../server';
 
-const key = (page: Page, name: string) => page.getByRole('button', { name, exact: true });
-const KEYS: Record<string, string> = { '.': 'point' };
-async function type(page: Page, text: string): Promise<void> {
-  for (const c of text) await key(page, KEYS[c] ?? c).tap();
-  await key(page, 'Enter').tap();
-}
 const floors = (page: Page) => page.getByTestId(/^floor/);
 
 /** How far the worst edge of any floor is from level or upright, px. */

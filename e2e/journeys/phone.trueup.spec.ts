@@ -1,14 +1,9 @@
 import { text } from 'node:stream/consumers';
 import type { Page } from '@playwright/test';
 import { Finger, middleOf, restingBox } from '../finger';
+import { key, type } from '../pad';
 import { expect, test } from '../server';
 
-const key = (page: Page, name: string) => page.getByRole('button', { name, exact: true });
-const KEYS: Record<string, string> = { '.': 'point' };
-async function type(page: Page, text: string): Promise<void> {
-  for (const c of text) await key(page, KEYS[c] ?? c).tap();
-  await key(page, 'Enter').tap();
-}
 const strip = (page: Page) => page.getByTestId('tape-strip');
 const contradiction = (page: Page) => page.getByTestId('contradiction');
 

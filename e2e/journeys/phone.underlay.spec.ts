@@ -2,17 +2,8 @@ import { type Page } from '@playwright/test';
 import { BOAT_SHED, SKETCH, boatShedSketch, onSketch } from '../../apps/server/src/demo/boat-shed';
 import { Finger, restingBox } from '../finger';
 import { giveFile, onScreen, pictureOn } from '../picture';
+import { key, press, type } from '../pad';
 import { expect, test } from '../server';
-
-const key = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: true });
-async function press(page: Page, name: string | RegExp): Promise<void> {
-  await key(page, name).scrollIntoViewIfNeeded();
-  await key(page, name).tap();
-}
-async function type(page: Page, text: string): Promise<void> {
-  for (const c of text) await key(page, c === '.' ? 'point' : c).tap();
-  await key(page, 'Enter').tap();
-}
 
 /** A point of the shed, mm, on the screen. */
 const shedOnScreen = (page: Page, x: number, y: number) => onScreen(page, onSketch({ x, y }));

@@ -1,8 +1,8 @@
 import type { Page } from '@playwright/test';
 import { Finger, middleOf } from '../finger';
+import { key, press } from '../pad';
 import { expect, test } from '../server';
 
-const key = (page: Page, name: string) => page.getByRole('button', { name, exact: true });
 const SAID: Record<string, string> = { '.': 'point', ft: 'feet', in: 'inches', '+': 'plus', ' ': 'space' };
 /** On the keys of the pad, one after the other, then Enter. */
 async function type(page: Page, ...keys: string[]): Promise<void> {
@@ -13,18 +13,13 @@ async function type(page: Page, ...keys: string[]): Promise<void> {
 const walls = (page: Page) => page.getByTestId('walk').getByRole('button', { name: /^Wall / });
 const closing = (page: Page) => page.getByTestId('walk-closing');
 
-async function takeTool(page: Page, name: string): Promise<void> {
-  await key(page, name).scrollIntoViewIfNeeded();
-  await key(page, name).tap();
-}
-
 test('a room is walked round by lengths and turns; a slip is found when it closes, and the room keeps every reading', async ({
   page,
 }) => {
   await page.goto('/new');
   await page.getByText('Start measuring').tap();
   await expect(page.getByText(/Drag across the sheet/)).toBeVisible();
-  await takeTool(page, 'Walk round');
+  await press(page, 'Walk round');
   await type(page, ...'4.2');
   await type(page, ...'3.1');
   // most corners turn right; this one does not
@@ -57,7 +52,7 @@ test('a room is walked round by lengths and turns; a slip is found when it close
   await expect(page.getByLabel(/^Net internal floor area: 26\.[01]\d m²/)).toBeVisible();
   await expect(page.getByText('Go round the walls')).toBeVisible();
   await key(page, 'Done').tap();
-  await takeTool(page, 'Measure');
+  await press(page, 'Measure');
   await expect(page.getByText('Readings (6)')).toBeVisible();
 });
 
@@ -68,7 +63,7 @@ test('angles, a curved wall, a line taken out, the last wall worked out; a dropp
   await page.goto('/new');
   await page.getByText('Start measuring').tap();
   await expect(page.getByText(/Drag across the sheet/)).toBeVisible();
-  await takeTool(page, 'Walk round');
+  await press(page, 'Walk round');
   await type(page, ...'2.4');
   await page.getByRole('button', { name: /^Bow: / }).scrollIntoViewIfNeeded();
   await page.getByRole('button', { name: /^Bow: / }).tap();
@@ -114,7 +109,7 @@ test('angles, a curved wall, a line taken out, the last wall worked out; a dropp
 test('in feet, inches and fractions: a walk that closes to the sixteenth, and one that does not', async ({ page }) => {
   await page.goto('/job/quince-cottage');
   await expect(page.getByTestId(/^length/).getByText('12′ 6″')).toHaveCount(1);
-  await takeTool(page, 'Walk round');
+  await press(page, 'Walk round');
   // 11′ 7/8″ and 11 1/8″ make a whole foot more
   await type(page, '1', '1', 'ft', '7/8', 'in', '+', '1', '1', ' ', '1/8', 'in');
   await expect(page.getByRole('button', { name: 'Wall 1: 12′ 0″' })).toBeVisible();

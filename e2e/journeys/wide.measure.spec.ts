@@ -145,6 +145,63 @@ test('an unknown job says so, and so does one that is not here while offline', a
   await expect(page.getByRole('link', { name: /^Quince Cottage/ })).toBeVisible();
 });
 
+test('a job that can’t be read is opened as it was when it last could, and is saved again', async ({
+  page,
+  server,
+}) => {
+  server.sql(`UPDATE jobs SET plan = jsonb_set(plan, '{walls}', '{}') WHERE id = 'quince-cottage'`);
+  await page.goto('/job/quince-cottage');
+  await expect(page.getByText(/The stored plan can’t be read/)).toBeVisible();
+  await page.getByText('Open the last version that can be read').click();
+  await expect(page.getByText('This is the job as it was when it could last be read.')).toBeVisible();
+  await expect(ledger(page, /^Sewing room/)).toBeVisible();
+  await expect(page.getByTestId('sync')).toHaveAccessibleName('Saved');
+  const stored = await page.request.get('/api/jobs/quince-cottage/plan');
+  expect(stored.ok()).toBe(true);
+});
+
+test('what is typed on a keyboard is used or refused, sign by sign; unlikely sizes are asked about', async ({
+  page,
+}) => {
+  await page.goto('/new');
+  await page.getByLabel('Outer wall thickness').fill('250 m');
+  await page.getByText('Start measuring').click();
+  await expect(page.getByRole('alert')).toContainText('250.00 m? Did you mean 250 mm?');
+  await page.getByLabel('Outer wall thickness').fill('250');
+  await page.getByText('Start measuring').click();
+  const sheet = (await page.getByTestId('sheet').boundingBox())!;
+  await page.mouse.move(sheet.x + 150, sheet.y + 100);
+  await page.mouse.down();
+  await page.mouse.move(sheet.x + 400, sheet.y + 330, { steps: 4 });
+  await page.mouse.up();
+  await page.keyboard.press('Escape');
+  await ledger(page, /room|Unnamed/i)
+    .first()
+    .click();
+  await press(page, /^Wall 1: ≈/);
+  for (const [typed, why] of [
+    ['1e9', /not a length/],
+    ['-3', /can’t be negative/],
+    ['3m 420', /Say what 420 is/],
+  ] as const) {
+    await page.keyboard.type(typed);
+    await expect(page.getByTestId('typed')).toHaveText(typed);
+    await page.keyboard.press('Enter');
+    await expect(page.getByText(why).first()).toBeVisible();
+    await expect(wall(page, /^Wall 1: ≈/)).toBeVisible();
+    for (const _ of typed) await page.keyboard.press('Backspace');
+  }
+
+  // a door's place: 120 is no 120 m of a wall of five
+  await page.keyboard.press('d');
+  await expect(page.getByTestId('strip-door')).toBeVisible();
+  await page.keyboard.type('120');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert').getByText('120.00 m? Or 1.20 m? Or 0.12 m?')).toBeVisible();
+  await page.getByRole('button', { name: 'No, 0.12 m' }).click();
+  await expect(page.getByTestId('strip-gap-0')).toHaveText('0.12 m');
+});
+
 test.describe('with the application kept on the device', () => {
   test.use({ serviceWorkers: 'allow' });
 

@@ -3,9 +3,9 @@ import type { Page } from '@playwright/test';
 import sharp from 'sharp';
 import { restingBox } from '../finger';
 import { giveFile, onScreen, pictureOn } from '../picture';
+import { key } from '../pad';
 import { expect, test } from '../server';
 
-const key = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: true });
 const marking = (page: Page) => page.getByTestId('marks-next');
 
 /** A plan of one room of 4.00 × 3.00 m between its inner faces, 5 mm to a pixel, on a picture of 1200 × 900 px. */

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import jstat from 'jstat';
 import {
   type Intent,
@@ -15,8 +16,10 @@ import {
 import { openingsStay } from '../trials/openings-stay';
 import { falseStretches } from '../trials/pictures';
 import { cleanFloors, slips } from '../trials/readings';
-import { tilePlans } from '../trials/tiling';
+import { tilePlans, tilingOf } from '../trials/tiling';
 import { drawTwoBoxes } from '../trials/two-boxes';
+import { geometryOf, polygonOf, sharedByJsts, unionByJsts } from './by-jsts';
+import { gesture, play } from './gestures';
 import { House, tapeIntent } from './house';
 
 /** Shares of `npm run trials`, from fixed seeds: what is promised for all inputs. */
@@ -31,6 +34,24 @@ describe('what is drawn is there', () => {
     // 1e-3 m²
     expect(Math.max(overWalls.worst, twice.worst)).toBeLessThan(1000);
     expect(pockets.plans).toBe(0);
+  });
+
+  test('a library that shares nothing with ours finds rooms beside each other and beside the walls, of 40 random plans', () => {
+    fc.sample(fc.array(gesture, { minLength: 3, maxLength: 12 }), { seed: 77, numRuns: 40 }).forEach((gestures) => {
+      const floor = deriveFloor(
+        play(gestures, () => undefined),
+        'ground',
+      );
+      const rooms = floor.rooms.map(({ outline }) => geometryOf(outline.rings));
+      const bodies = unionByJsts(floor.bodies.map(({ ring }) => polygonOf(ring)));
+      // arcs are chords there, none off by more than a tenth of a millimetre
+      const { arcs } = tilingOf(floor);
+      floor.rooms.forEach(({ measures }, i) => {
+        expect(Math.abs(rooms[i]!.getArea() - measures.area)).toBeLessThan(1000 + arcs);
+        expect(sharedByJsts(rooms[i]!, bodies)).toBeLessThan(1000 + arcs);
+        for (const other of rooms.slice(i + 1)) expect(sharedByJsts(rooms[i]!, other)).toBeLessThan(1000 + arcs);
+      });
+    });
   });
 
   test('doors and windows stay where they are when their wall is left alone', () => {

@@ -16,7 +16,7 @@ export function widest(rings: readonly Ring[], precision: number): { readonly po
   const box = ringsBox(piece)!;
   const narrow = Math.min(box.maxX - box.minX, box.maxY - box.minY);
   // the library covers the box with squares as wide as it is narrow
-  if (narrow < precision)
+  if (narrow <= precision)
     return { point: { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 }, radius: narrow / 2 };
   const found = polylabel(
     piece.map((ring) => flattened(ring).map((p) => [p.x, p.y])),

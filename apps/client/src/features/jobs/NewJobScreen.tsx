@@ -5,6 +5,7 @@ import {
   USUAL,
   feetAndInches,
   formatLength,
+  formatSize,
   likelier,
   newPlan,
   parseLength,
@@ -78,10 +79,12 @@ export function NewJobScreen() {
     const typed = JSON.stringify(unlikely.map((name) => form[name]));
     if (unlikely.length > 0 && asked !== typed) {
       setAsked(typed);
-      const long = (size: number) => formatLength(size, form.units);
       for (const name of unlikely) {
-        const others = likelier(mm(name), MEASURED[name]).map(long).join(' or ');
-        setError(name, { message: `${long(mm(name))}? Did you mean ${others}? Start again to keep it.` });
+        const said = name === 'ceiling' ? formatLength : formatSize;
+        const others = likelier(mm(name), MEASURED[name]).map((size) => said(size, form.units));
+        setError(name, {
+          message: `${formatLength(mm(name), form.units)}? Did you mean ${others.join(' or ')}? Start again to keep it.`,
+        });
       }
       return;
     }
