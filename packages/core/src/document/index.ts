@@ -1,4 +1,5 @@
 export * from './merge';
+export { shortened, unkeepable } from './plain-data';
 export * from './planar';
 export * from './problems';
 export * from './read-plan';

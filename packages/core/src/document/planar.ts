@@ -1,5 +1,15 @@
 import Flatbush from 'flatbush';
-import { crossingsOf, distance, distanceToCourse } from '../geometry';
+import {
+  type Course,
+  type Point,
+  crossingsOf,
+  direction,
+  distance,
+  distanceToCourse,
+  dot,
+  pointAt,
+  subtract,
+} from '../geometry';
 import type { Id, Plan, Wall } from '../plan/plan';
 import { wallCourse } from '../plan/wall-course';
 
@@ -19,6 +29,8 @@ export function isPlanar(
   const changed = known ? walls.filter((wall) => differs(wall, plan, known)) : walls;
   if (changed.length === 0 || walls.length < 2) return true;
   const index = new Flatbush(walls.length);
+  const slabs = walls.map((wall) => slabOf(wallCourse(plan.corners, wall).course));
+  const place = new Map(walls.map((wall, i) => [wall, i]));
   for (const wall of walls) {
     const { minX, minY, maxX, maxY } = reach(plan, wall, 0);
     index.add(minX, minY, maxX, maxY);
@@ -26,7 +38,10 @@ export function isPlanar(
   index.finish();
   return changed.every((wall) => {
     const { minX, minY, maxX, maxY } = reach(plan, wall, CLOSE);
-    return index.search(minX, minY, maxX, maxY).every((j) => walls[j] === wall || !collide(plan, wall, walls[j]!));
+    const slab = slabs[place.get(wall)!]!;
+    return index
+      .search(minX, minY, maxX, maxY)
+      .every((j) => walls[j] === wall || apart(slab, slabs[j]!) || !collide(plan, wall, walls[j]!));
   });
 }
 
@@ -40,6 +55,46 @@ const differs = (wall: Wall, plan: Pick<Plan, 'corners'>, known: Pick<Plan, 'cor
     known.corners[wall.end] !== plan.corners[wall.end]
   );
 };
+
+/** A course between two lines along its chord: the corners of that strip, and the direction across it with where its sides are. */
+interface Slab {
+  readonly across: Point;
+  readonly from: number;
+  readonly to: number;
+  readonly corners: readonly Point[];
+}
+
+function slabOf(course: Course): Slab {
+  const { a, b, arc, length } = course;
+  const along = direction(a, b);
+  const across = { x: -along.y, y: along.x };
+  const chord = distance(a, b);
+  const bow = dot(subtract(pointAt(course, length / 2), a), across);
+  // more than half a circle is wider than its chord
+  const beyond = arc && Math.abs(arc.sweep) > Math.PI ? arc.radius - chord / 2 : 0;
+  const [low, high] = [Math.min(0, bow), Math.max(0, bow)];
+  const at = (u: number, v: number) => ({ x: a.x + u * along.x + v * across.x, y: a.y + u * along.y + v * across.y });
+  const base = dot(a, across);
+  return {
+    across,
+    from: base + low,
+    to: base + high,
+    corners: [at(-beyond, low), at(chord + beyond, low), at(chord + beyond, high), at(-beyond, high)],
+  };
+}
+
+/** Is there surely more than a near miss between the two? What is not sure is looked at exactly. */
+const apart = (one: Slab, two: Slab): boolean => beside(one, two.corners) || beside(two, one.corners);
+
+function beside({ across, from, to }: Slab, points: readonly Point[]): boolean {
+  let [low, high] = [Infinity, -Infinity];
+  for (const p of points) {
+    const d = dot(p, across);
+    low = Math.min(low, d);
+    high = Math.max(high, d);
+  }
+  return low > to + 2 * CLOSE || high < from - 2 * CLOSE;
+}
 
 function reach(plan: Pick<Plan, 'corners'>, wall: Wall, margin: number) {
   const { minX, minY, maxX, maxY } = wallCourse(plan.corners, wall).box;

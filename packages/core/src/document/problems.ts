@@ -11,6 +11,7 @@ import {
   wallsOf,
 } from '../plan/plan';
 import { floorAt, floorsOf } from '../rooms';
+import { MOST } from '../plan/schema';
 import { networkOf } from '../walls';
 import { CLOSE, isPlanar } from './planar';
 
@@ -31,6 +32,14 @@ export function problemsOf(plan: Plan): string[] {
     else problems.push(...roomProblems(plan, floor));
   }
   return problems;
+}
+
+/** Of what there is more than one plan can have, in words; null when there is not. */
+export function tooMany(plan: Plan): string | null {
+  const name = COLLECTIONS.find((each) => Object.keys(plan[each]).length > MOST[each]);
+  return name
+    ? `There is too much in this job: it can have ${MOST[name]} of each thing at most (${SINGULAR[name]}).`
+    : null;
 }
 
 /** What points at what is not there. Quick: it looks at no geometry but the length of walls. */
@@ -94,6 +103,20 @@ const SINGULAR = {
   gaps: 'reading along a wall',
   underlays: 'underlay',
 } as const satisfies Record<(typeof COLLECTIONS)[number], string>;
+
+const PLURAL: Record<(typeof COLLECTIONS)[number], string> = {
+  floors: 'floors',
+  corners: 'corners',
+  walls: 'walls',
+  types: 'types of doors and windows',
+  openings: 'doors and windows',
+  solids: 'columns and chimney breasts',
+  rooms: 'rooms',
+  readings: 'readings',
+  heights: 'heights',
+  gaps: 'readings along walls',
+  underlays: 'underlays',
+};
 
 const capital = (words: string): string => words[0]!.toUpperCase() + words.slice(1);
 

@@ -2,7 +2,8 @@ import { migrated } from '../plan/migrations';
 import { type Plan, SCHEMA_VERSION } from '../plan/plan';
 import { planShape } from '../plan/schema';
 import { onTheirFloors } from './on-their-floors';
-import { problemsOf } from './problems';
+import { unkeepable } from './plain-data';
+import { problemsOf, tooMany } from './problems';
 
 /** A plan from outside, of this version: its parts, and that they agree. */
 export const planSchema = planShape.superRefine((plan, context) => {
@@ -17,7 +18,9 @@ export const planSchema = planShape.superRefine((plan, context) => {
         });
     }
   }
-  for (const message of problemsOf(plan as Plan)) context.addIssue({ code: 'custom', path: ['walls'], message });
+  const many = tooMany(plan as Plan);
+  for (const message of many ? [many] : problemsOf(plan as Plan))
+    context.addIssue({ code: 'custom', path: ['walls'], message });
 });
 
 export type PlanRead = { ok: true; plan: Plan } | { ok: false; reason: string };
@@ -37,6 +40,8 @@ export function readPlan(input: unknown): PlanRead {
       reason: `This plan was made by a newer Velvet Tape (version ${version} of the document; this one reads up to ${SCHEMA_VERSION}). Update the application to open it.`,
     };
   }
+  const spoilt = unkeepable(input);
+  if (spoilt) return { ok: false, reason: `This is not a sound plan: ${spoilt}` };
   const older = typeof version === 'number' && version < ROOMS_HAVE_FLOORS;
   const known = migrated(input);
   const shape = older ? planShape.safeParse(known) : null;

@@ -1,3 +1,5 @@
+import { unkeepable } from '../document/plain-data';
+import { tooMany } from '../document/problems';
 import { unsoundness } from '../document/sound-edit';
 import { Draft, Refusal } from '../plan/draft';
 import type { Id, Plan } from '../plan/plan';
@@ -50,19 +52,25 @@ export type EditResult =
  * its commit. `held` walls are at the rim of a part of a plan: what they are is not for the part to say.
  */
 export function applyEdit(plan: Plan, intent: Intent, seed: string, held: ReadonlySet<Id> = NONE): EditResult {
+  const spoilt = unkeepable(intent);
+  if (spoilt) return refused(spoilt);
   const draft = new Draft(plan, seed, held);
   try {
     const made = perform(draft, intent);
     if (draft.openings !== plan.openings) dropUnusedTypes(draft);
     const done = { ok: true as const, plan: draft.plan(), notes: draft.notes, made: made ?? null };
+    const many = tooMany(done.plan);
+    if (many) return refused(many);
     const fault = unsoundness(plan, done.plan);
     if (fault !== null) return faulty(fault);
     return intent.kind === 'takeWalls' ? withOpenings(done, intent, seed) : done;
   } catch (error) {
-    if (error instanceof Refusal) return { ok: false, reason: error.message, inTheWay: error.inTheWay };
+    if (error instanceof Refusal) return refused(error.message, error.inTheWay);
     return faulty(error instanceof Error ? (error.stack ?? error.message) : String(error));
   }
 }
+
+const refused = (reason: string, inTheWay: Id | null = null): EditResult => ({ ok: false, reason, inTheWay });
 
 /** What an edit returns can always be read again; where that can't be, nothing is changed, and it is said. */
 const faulty = (fault: string): EditResult => ({

@@ -57,7 +57,7 @@ export function drawPath(draft: Draft, intent: Extract<Intent, { kind: 'drawPath
 
 /** The room that came about by this edit; of several the largest. */
 export function newRoom(draft: Draft): Id | undefined {
-  const made = Object.values(draft.rooms).filter(({ id }) => !(id in draft.before.rooms));
+  const made = Object.values(draft.rooms).filter(({ id }) => !Object.hasOwn(draft.before.rooms, id));
   if (made.length < 2) return made[0]?.id;
   const area = ({ floor, at }: Room) => floorAt(floorsOf(networkOfFloor(draft, floor)), at)?.outline.area ?? 0;
   return made.sort((a, b) => area(b) - area(a))[0]!.id;

@@ -16,7 +16,7 @@ export function repairPlan(plan: Plan, before: Plan, seed: string): { plan: Plan
   draft.floors = plan.floors;
   for (const name of COLLECTIONS) {
     if (name === 'floors') continue;
-    for (const id of Object.keys(draft[name])) if (!(id in plan[name])) draft.drop(name, id);
+    for (const id of Object.keys(draft[name])) if (!Object.hasOwn(plan[name], id)) draft.drop(name, id);
     for (const entity of Object.values(plan[name])) draft.put(name, entity);
   }
   try {

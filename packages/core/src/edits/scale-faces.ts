@@ -16,7 +16,7 @@ export function scaleFaces(draft: Draft, underlay: Underlay, time: string): void
   const network = networkOfFloor(draft, floor);
   const derived = deriveFloor(asPlan(draft), floor);
   const touched = derived.rooms.filter(({ faces }) =>
-    faces.some((face) => face.halves.some((half) => !(half.wall.id in draft.before.walls))),
+    faces.some((face) => face.halves.some((half) => !Object.hasOwn(draft.before.walls, half.wall.id))),
   );
   for (const face of touched.flatMap((room) => room.faces)) {
     if (face.bulge !== 0 || face.provenance !== 'rough') continue;

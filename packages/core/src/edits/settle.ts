@@ -101,13 +101,15 @@ function requireReadings(draft: Draft, loosened: readonly Id[]): void {
   const there = new Set(Object.values(draft.readings).map((reading) => placeOfReading(reading)));
   for (const reading of Object.values(draft.before.readings)) {
     if (loosened.includes(reading.id)) continue;
-    if (!(reading.id in draft.readings) && !there.has(placeOfReading(reading))) throw standsInTheWay(draft, reading);
+    if (!Object.hasOwn(draft.readings, reading.id) && !there.has(placeOfReading(reading)))
+      throw standsInTheWay(draft, reading);
   }
 }
 
 function requireRooms(draft: Draft): void {
   for (const room of Object.values(draft.before.rooms)) {
-    if (!(room.id in draft.rooms)) throw new Refusal(`That would leave no floor in ${room.name || 'the room'}.`);
+    if (!Object.hasOwn(draft.rooms, room.id))
+      throw new Refusal(`That would leave no floor in ${room.name || 'the room'}.`);
   }
   if (Object.keys(draft.rooms).length > Object.keys(draft.before.rooms).length) {
     throw new Refusal('A wall can’t be pushed through another wall.');

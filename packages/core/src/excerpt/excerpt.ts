@@ -183,7 +183,7 @@ function parted(
 ): DerivedFloor {
   // what the edit made belongs to the excerpt
   const of = (ids: ReadonlySet<Id>, all: Collection<unknown>) => (id: Id) =>
-    (ids.has(id) || (mine && !(id in all))) === mine;
+    (ids.has(id) || (mine && !Object.hasOwn(all, id))) === mine;
   const wall = of(walls, plan.walls);
   const room = of(rooms, plan.rooms);
   const corner = of(corners, plan.corners);

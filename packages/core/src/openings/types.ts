@@ -255,7 +255,7 @@ const FIRST: Record<OpeningKind, OpeningForm> = {
 
 /** What a new opening is like when only its kind, or its form, is known. */
 export const usualSpec = (what: OpeningKind | OpeningForm, units: Units): OpeningSpec =>
-  usualSpecs(what in FIRST ? FIRST[what as OpeningKind] : (what as OpeningForm), units)[0]!;
+  usualSpecs(Object.hasOwn(FIRST, what) ? FIRST[what as OpeningKind] : (what as OpeningForm), units)[0]!;
 
 const SPEC_KEYS = Object.keys(plain) as (keyof OpeningSpec)[];
 

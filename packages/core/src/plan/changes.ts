@@ -24,7 +24,7 @@ export function changeBetween(before: Plan, after: Plan): PlanChange {
       if (!sameEntity(a[id], b[id])) entities.push({ collection, id, before: a[id], after: b[id] });
     }
     for (const id of Object.keys(a)) {
-      if (!(id in b)) entities.push({ collection, id, before: a[id], after: undefined });
+      if (!Object.hasOwn(b, id)) entities.push({ collection, id, before: a[id], after: undefined });
     }
   }
   return sameEntity(before.job, after.job) ? { entities } : { job: { before: before.job, after: after.job }, entities };

@@ -122,7 +122,7 @@ export class Draft {
   }
 
   drop(collection: CollectionName, id: Id): void {
-    if (!(id in this.now[collection])) return;
+    if (!Object.hasOwn(this.now[collection], id)) return;
     delete this.writable(collection)[id];
     this.lists.delete(collection);
   }

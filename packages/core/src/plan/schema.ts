@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { INSTRUMENTS, OPENING_FORMS, READING_KINDS, ROOM_COLOURS, SCHEMA_VERSION } from './plan';
+import { type CollectionName, INSTRUMENTS, OPENING_FORMS, READING_KINDS, ROOM_COLOURS, SCHEMA_VERSION } from './plan';
 
 /** Longest name or address that is kept; more than this is a paste gone wrong. */
 export const LONGEST_NAME = 120;
@@ -10,7 +10,7 @@ const id = z
   .min(1)
   .max(64)
   .regex(/^[\w.:-]+$/, 'An id has letters, digits and dashes only.')
-  .refine((value) => !(value in Object.prototype), 'An id can’t be a word that every object knows.');
+  .refine((value) => !Object.hasOwn(Object.prototype, value), 'An id can’t be a word that every object knows.');
 /** Anything a house can measure: up to a kilometre, mm. */
 const millimetres = z.number().min(0).max(1e6);
 /** A wall bends to a little more than a half circle at most. */
@@ -25,6 +25,21 @@ const picturePoint = z.object({
 });
 const name = (what: string) => z.string().max(LONGEST_NAME, `${what} can have ${LONGEST_NAME} characters at most.`);
 const collection = <T extends z.ZodType>(entity: T) => z.record(id, entity);
+
+/** More than any house has, and no more than can be worked out while one waits. */
+export const MOST: Readonly<Record<CollectionName, number>> = {
+  floors: 60,
+  corners: 3000,
+  walls: 3000,
+  types: 500,
+  openings: 2000,
+  solids: 1000,
+  rooms: 1000,
+  readings: 6000,
+  heights: 3000,
+  gaps: 6000,
+  underlays: 200,
+};
 
 const valueRead = {
   value: millimetres.positive(),

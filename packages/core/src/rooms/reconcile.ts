@@ -167,7 +167,7 @@ const standsInside = ({ left, right }: Wall, at: { left: boolean; right: boolean
  */
 function turnedIn(draft: Draft, floor: Id, wall: Wall): Wall {
   const enclosedBefore = enclosedSides(networkBefore(draft, floor)).has(wall.id);
-  const known = wall.id in draft.before.walls ? enclosedBefore : !draft.drawn.has(wall.id);
+  const known = Object.hasOwn(draft.before.walls, wall.id) ? enclosedBefore : !draft.drawn.has(wall.id);
   if (known) return wall;
   const turned = { ...wall, left: wall.right, right: wall.left };
   draft.put('walls', turned);

@@ -127,7 +127,8 @@ function areTwins(one: Wall, two: Wall, length: number): boolean {
 
 /** `gone` becomes `kept`: whatever named the one names the other. The one that was there before the edit is kept. */
 function weld(draft: Draft, one: Id, two: Id, queue: Set<Id>): void {
-  const [kept, gone] = one in draft.before.corners || !(two in draft.before.corners) ? [one, two] : [two, one];
+  const [kept, gone] =
+    Object.hasOwn(draft.before.corners, one) || !Object.hasOwn(draft.before.corners, two) ? [one, two] : [two, one];
   for (const wall of Object.values(draft.walls)) {
     if (wall.start !== gone && wall.end !== gone) {
       if (wall.start === kept || wall.end === kept) queue.add(wall.id);
@@ -178,7 +179,8 @@ function split(draft: Draft, wall: Wall, at: Id, { queue, places }: Work): void 
 
 /** Two walls with the same two corners are one: the one that was there before, with the openings of both. */
 function mergeTwins(draft: Draft, one: Wall, two: Wall, places: Places): void {
-  const [kept, gone] = one.id in draft.before.walls || !(two.id in draft.before.walls) ? [one, two] : [two, one];
+  const [kept, gone] =
+    Object.hasOwn(draft.before.walls, one.id) || !Object.hasOwn(draft.before.walls, two.id) ? [one, two] : [two, one];
   const turned = kept.start !== gone.start;
   const { length } = lineOf(draft, kept);
   for (const { id } of [...draft.openingsOn(gone.id), ...draft.solidsOn(gone.id)]) {

@@ -14,7 +14,7 @@ export const edit =
       dispatch(planActions.previewed(null));
       const { reason, inTheWay } = result;
       const offer = inTheWay !== null &&
-        (inTheWay in plan.readings || inTheWay in plan.gaps) && {
+        (Object.hasOwn(plan.readings, inTheWay) || Object.hasOwn(plan.gaps, inTheWay)) && {
           kind: 'loosen' as const,
           reading: inTheWay,
           then: intent,
