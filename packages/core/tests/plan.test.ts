@@ -6,7 +6,12 @@ import {
   changeBetween,
   inverse,
   isNothing,
+  TOGETHER,
   mergePlans,
+  patchOf,
+  planShape,
+  readPatch,
+  withPatch,
   newPlan,
   problemsOf,
   readPlan,
@@ -15,7 +20,7 @@ import {
 } from '../src';
 import { House } from './house';
 
-const plain = (plan: Plan): unknown => JSON.parse(JSON.stringify(plan));
+const plain = (plan: object): unknown => JSON.parse(JSON.stringify(plan));
 
 describe('reading a plan from outside', () => {
   const house = () => {
@@ -101,6 +106,73 @@ describe('bringing two people’s work together', () => {
     expect(Object.keys(plan.openings)).toHaveLength(1);
     expect(problemsOf(plan)).toEqual([]);
   });
+
+  test('fields that are independent are both taken; where both changed one, mine holds and it is said', () => {
+    const house = new House();
+    const hall = house.box(0, 0, 4000, 3000);
+    house.do({ kind: 'nameRoom', room: hall, name: 'Hall' });
+    const [mine, theirs] = [new House(house.plan), new House(house.plan)];
+    const face = house.face(hall, 'top').key;
+    mine.do({ kind: 'nameRoom', room: hall, name: 'Front hall' });
+    mine.plan = { ...mine.plan, job: { ...mine.plan.job, name: 'Mine' } };
+    theirs.do({ kind: 'setCeilingHeight', room: hall, height: 2310, scope: 'room' });
+    theirs.plan = {
+      ...theirs.plan,
+      job: { ...theirs.plan.job, address: '1 Long Lane', usual: { ...theirs.plan.job.usual, ceilingHeight: 2222 } },
+    };
+    const both = merge(house.plan, mine.plan, theirs.plan);
+    expect(both.overruled).toEqual([]);
+    expect(both.plan.rooms[hall]).toMatchObject({ name: 'Front hall', ceilingHeight: 2310 });
+    expect(both.plan.job).toMatchObject({ name: 'Mine', address: '1 Long Lane', usual: { ceilingHeight: 2222 } });
+    theirs.do({ kind: 'nameRoom', room: hall, name: 'Lobby' });
+    mine.do({ kind: 'setThickness', floor: 'ground', face, thickness: 240, scope: 'wall' });
+    const again = merge(house.plan, mine.plan, theirs.plan);
+    expect(again.overruled).toEqual(['the name of Lobby']);
+    expect(again.plan.rooms[hall]!.name).toBe('Front hall');
+  });
+
+  test('every field of every kind of thing is merged with what belongs to it, named once', () => {
+    for (const [name, groups] of Object.entries(TOGETHER)) {
+      const fields = groups.flatMap((group) => group.fields);
+      expect(new Set(fields).size).toBe(fields.length);
+      const shape = Object.keys(planShape.shape[name as keyof typeof TOGETHER].valueType.shape);
+      expect(shape).toEqual(expect.arrayContaining(fields));
+    }
+  });
+
+  test('a patch from outside makes the plan it was made from, and is refused wherever the whole plan would be', () => {
+    fc.assert(
+      fc.property(boxes, boxes, fc.integer({ min: 0, max: 5 }), fc.nat(), (first, second, how, pick) => {
+        const base = drawn(newPlan({ name: 'House' }), first, 'b');
+        const mine = drawn(base, second, 'm');
+        const patch = plain(patchOf(changeBetween(base, mine))) as Spoilable;
+        const read = readPatch(base, patch);
+        expect(read.ok && isNothing(changeBetween(read.plan, mine))).toBe(true);
+        spoilPatch(patch, how, pick);
+        const spoilt = readPatch(base, patch);
+        const whole = readPlan(plain(withPatch(base, patch as never)));
+        expect(spoilt.ok).toBe(whole.ok);
+        if (spoilt.ok && whole.ok) expect(isNothing(changeBetween(spoilt.plan, whole.plan))).toBe(true);
+      }),
+      { numRuns: 200 },
+    );
+  });
+
+  type Spoilable = { put: Record<string, Record<string, Record<string, unknown>>>; drop: Record<string, string[]> };
+
+  /** One thing wrong with a patch, or nothing that matters: a corner elsewhere, a wall gone, a number that is none, a lost name, one field too many. */
+  function spoilPatch({ put, drop }: Spoilable, how: number, pick: number): void {
+    const any = (of: Record<string, Record<string, unknown>> | undefined) => {
+      const all = Object.values(of ?? {});
+      return all[pick % Math.max(1, all.length)] ?? {};
+    };
+    if (how === 0) any(put['corners'])['x'] = (pick % 20) * 400;
+    if (how === 1) (drop['walls'] ??= []).push(String(any(put['walls'])['id'] ?? 'none'));
+    if (how === 2) any(put['walls'])['left'] = 'thick';
+    if (how === 3) any(put['rooms'])['at'] = { x: 1e6, y: 1e6 };
+    if (how === 4) any(put['rooms'])['extra'] = 'nobody asked for this';
+    if (how === 5) any(put['walls'])['start'] = 'toString';
+  }
 
   test('a change goes on top of another and comes off again', () => {
     const base = newPlan({ name: 'House' });

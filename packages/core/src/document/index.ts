@@ -1,4 +1,6 @@
+export { TOGETHER } from './independent';
 export * from './merge';
+export * from './patch';
 export { shortened, unkeepable } from './plain-data';
 export * from './planar';
 export * from './problems';

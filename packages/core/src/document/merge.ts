@@ -1,18 +1,19 @@
-import { changeBetween, isNothing, withChange } from '../plan/changes';
-import type { Plan } from '../plan/plan';
-import { problemsOf } from './problems';
+import { type PlanChange, changeBetween, isNothing, sameEntity, withChange } from '../plan/changes';
+import type { CollectionName, JobDetails, Plan } from '../plan/plan';
+import { OF_JOB, TOGETHER } from './independent';
+import { SINGULAR, problemsOf } from './problems';
 
 export interface Merge {
   readonly plan: Plan;
-  /** Entities that both had changed; mine was kept. */
-  readonly both: number;
+  /** What both had changed, in words; mine was kept. */
+  readonly overruled: readonly string[];
   /** What I had done could not be put on top of theirs; their plan is in `plan`, mine must be kept apart. */
   readonly impossible: boolean;
 }
 
 /**
- * Puts my changes since `base` on top of their plan, entity by entity. Where both changed the same entity mine
- * holds. `repair` makes the walls a planar graph again when two sets of walls meet.
+ * Puts my changes since `base` on top of their plan: entity by entity, and within one entity field by field where fields are independent. Where both
+ * changed the same, mine holds, and it is said. `repair` makes the walls a planar graph again when two sets of walls meet.
  */
 export function mergePlans(
   base: Plan,
@@ -21,18 +22,80 @@ export function mergePlans(
   repair: (plan: Plan, before: Plan) => Plan | null,
 ): Merge {
   const change = changeBetween(base, mine);
-  if (isNothing(change)) return { plan: theirs, both: 0, impossible: false };
+  if (isNothing(change)) return { plan: theirs, overruled: [], impossible: false };
   const their = changeBetween(base, theirs);
-  if (isNothing(their)) return { plan: mine, both: 0, impossible: false };
-  const merged = repair(withFooting(withChange(theirs, change), mine, theirs), mine);
-  if (!merged || problemsOf(merged).length > 0) return { plan: theirs, both: 0, impossible: true };
-  const touched = new Set(their.entities.map((e) => `${e.collection} ${e.id}`));
-  return {
-    plan: merged,
-    both: change.entities.filter((e) => touched.has(`${e.collection} ${e.id}`)).length,
-    impossible: false,
-  };
+  if (isNothing(their)) return { plan: mine, overruled: [], impossible: false };
+  const { change: onTop, overruled } = onTopOf(change, their);
+  const merged = repair(withFooting(withChange(theirs, onTop), mine, theirs), mine);
+  if (!merged || problemsOf(merged).length > 0) return { plan: theirs, overruled: [], impossible: true };
+  return { plan: merged, overruled, impossible: false };
 }
+
+type Fields = Readonly<Record<string, unknown>>;
+
+/** My change as it goes on top of theirs: of an entity that both changed only the fields that I did. */
+function onTopOf(mine: PlanChange, their: PlanChange): { change: PlanChange; overruled: string[] } {
+  const overruled: string[] = [];
+  const touched = new Map(their.entities.map((each) => [`${each.collection} ${each.id}`, each]));
+  const entities = mine.entities.map((each): PlanChange['entities'][number] => {
+    const other = touched.get(`${each.collection} ${each.id}`);
+    if (!other || sameEntity(each.after, other.after)) return each;
+    const { before, after } = each;
+    if (!before || !after || !other.after) {
+      const what = called(each.collection, (other.after ?? after)!);
+      overruled.push(`that ${what} was ${other.after ? 'changed' : 'taken away'}`);
+      return each;
+    }
+    const groups = groupsOf(each.collection, [before, after, other.after]);
+    const merged = merging(before as never, after as never, other.after as never, groups, (says) =>
+      overruled.push(`${says} of ${called(each.collection, other.after!)}`),
+    );
+    return { ...each, after: merged as never };
+  });
+  const job = mine.job && their.job ? mergedJob(mine.job, their.job.after, overruled) : mine.job;
+  return { change: { ...(job && { job }), entities }, overruled };
+}
+
+/** Of each group of fields what I made of it where I changed it, else what they did. */
+function merging<T extends Fields>(
+  base: T,
+  mine: T,
+  theirs: T,
+  groups: readonly { fields: readonly string[]; says: string }[],
+  overrules: (says: string) => void,
+): T {
+  const result: Record<string, unknown> = { ...theirs };
+  for (const { fields, says } of groups) {
+    const differ = (a: Fields, b: Fields) => fields.some((field) => !sameEntity(a[field], b[field]));
+    if (!differ(base, mine)) continue;
+    if (differ(base, theirs) && differ(mine, theirs)) overrules(says);
+    for (const field of fields) {
+      if (mine[field] === undefined) delete result[field];
+      else result[field] = mine[field];
+    }
+  }
+  return result as T;
+}
+
+function groupsOf(collection: CollectionName, entities: readonly object[]) {
+  const groups = TOGETHER[collection];
+  const grouped = new Set(groups.flatMap(({ fields }) => fields));
+  const rest = new Set(entities.flatMap(Object.keys).filter((field) => !grouped.has(field)));
+  return [...groups, ...[...rest].map((field) => ({ fields: [field], says: `the ${field}` }))];
+}
+
+function mergedJob({ before, after }: NonNullable<PlanChange['job']>, theirs: JobDetails, overruled: string[]) {
+  const says = (fields: Record<string, string>) =>
+    Object.entries(fields).map(([field, words]) => ({ fields: [field], says: words }));
+  const usual = Object.fromEntries(Object.keys(after.usual).map((field) => [field, 'what is usual in this house']));
+  const overrules = (words: string) => overruled.push(words);
+  const top = merging(before as never, after as never, theirs as never, says(OF_JOB), overrules) as JobDetails;
+  const sizes = merging(before.usual, after.usual, theirs.usual, says(usual), overrules);
+  return { before, after: { ...top, usual: sizes } };
+}
+
+const called = (collection: CollectionName, entity: object): string =>
+  'name' in entity && entity.name ? String(entity.name) : `a ${SINGULAR[collection]}`;
 
 /** What walls, openings and readings stand on comes along, even where the other side deleted it. */
 function withFooting(merged: Plan, mine: Plan, theirs: Plan): Plan {

@@ -90,7 +90,7 @@ export function referenceProblems(plan: Plan): string[] {
   return problems;
 }
 
-const SINGULAR = {
+export const SINGULAR = {
   floors: 'floor',
   corners: 'corner',
   walls: 'wall',
