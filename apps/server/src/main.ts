@@ -3,6 +3,7 @@ import { pino } from 'pino';
 import { openDatabase } from './database/database';
 import { seedDemo } from './demo/seed';
 import { createApp } from './http/app';
+import { PlanWork } from './plan-work/pool';
 
 const { DATABASE_URL, PORT = '4180', HOST = '0.0.0.0', CLIENT_DIST, CLIENT_ORIGIN, LOG_LEVEL = 'info' } = process.env;
 const log = pino({ level: LOG_LEVEL });
@@ -13,9 +14,11 @@ if (!DATABASE_URL) {
 }
 
 const database = await openDatabase(DATABASE_URL);
-await seedDemo(database);
+const plans = new PlanWork();
+await seedDemo(database, plans);
 const app = createApp({
   database,
+  plans,
   log,
   ...(CLIENT_DIST && { client: resolve(CLIENT_DIST) }),
   ...(CLIENT_ORIGIN && { clientOrigin: CLIENT_ORIGIN }),
@@ -28,7 +31,7 @@ server.on('error', (error: NodeJS.ErrnoException) => {
 });
 
 const stop = () => {
-  server.close(() => void database.destroy().then(() => process.exit(0)));
+  server.close(() => void Promise.all([database.destroy(), plans.close()]).then(() => process.exit(0)));
   server.closeAllConnections();
 };
 process.on('SIGTERM', stop);

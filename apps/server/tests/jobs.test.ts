@@ -43,8 +43,10 @@ test('a job that can’t be read says so, and gives its newest version that can,
   await put('barn-5', 0, planWithRoom('Sound')).expect(201);
   await put('barn-5', 1, planWithRoom('Broken')).expect(200);
   const broken = `jsonb_set(plan, '{walls}', '{}')`;
-  await service.database.query(`UPDATE jobs SET plan = ${broken} WHERE id = 'barn-5'`);
-  await service.database.query(`UPDATE revisions SET plan = ${broken} WHERE job_id = 'barn-5' AND version = 2`);
+  await service.database.query(
+    `UPDATE revisions SET plan = ${broken}, mark = 'broken' WHERE job_id = 'barn-5' AND version = 2`,
+  );
+  await service.database.query(`UPDATE jobs SET mark = 'broken' WHERE id = 'barn-5'`);
   const refused = await get('/api/jobs/barn-5/plan').expect(422);
   expect(errorSchema.parse(refused.body).error.message).toMatch(/can’t be read/);
   const { body } = await get('/api/jobs/barn-5/readable').expect(200);
@@ -145,7 +147,12 @@ describe('bad input gets the one error shape and a sentence', () => {
 test('too many requests are asked to wait', async () => {
   const { createApp } = await import('../src/http/app');
   const { pino } = await import('pino');
-  const strict = createApp({ database: service.database, log: pino({ level: 'silent' }), mostRequests: 2 });
+  const strict = createApp({
+    database: service.database,
+    plans: service.plans,
+    log: pino({ level: 'silent' }),
+    mostRequests: 2,
+  });
   await request(strict).get('/api/jobs').expect(200);
   await request(strict).get('/api/jobs').expect(200);
   expect(errorSchema.parse((await request(strict).get('/api/jobs').expect(429)).body).error.message).toMatch(
@@ -169,6 +176,7 @@ test('the OpenAPI document is valid and names every route', async () => {
     '/api/jobs/{id}/readable',
     '/api/jobs/{id}/revisions',
     '/api/jobs/{id}/revisions/{version}',
+    '/api/jobs/{id}/revisions/{version}/name',
     '/api/jobs/{id}/version',
     '/api/opening-types',
     '/api/opening-types/{id}',
@@ -185,10 +193,10 @@ test('tables and entities agree, and servers that start together migrate once', 
 });
 
 test('the demo is seeded once and what was done to it stays', async () => {
-  await seedDemo(service.database);
+  await seedDemo(service.database, service.plans);
   const { plan, version } = (await get('/api/jobs/quince-cottage/plan')).body;
   await put('quince-cottage', version, { ...plan, job: { ...plan.job, address: 'Moved' } }).expect(200);
-  await seedDemo(service.database);
+  await seedDemo(service.database, service.plans);
   expect((await get('/api/jobs/quince-cottage/plan')).body.plan.job.address).toBe('Moved');
   // pictures lie under two of them
   for (const picture of ['demo-boat-shed', 'demo-cellar'])

@@ -4,9 +4,11 @@ import { Client } from 'pg';
 import type { DataSource } from 'typeorm';
 import { openDatabase } from '../src/database/database';
 import { createApp } from '../src/http/app';
+import { PlanWork } from '../src/plan-work/pool';
 
 export interface TestService {
   readonly database: DataSource;
+  readonly plans: PlanWork;
   readonly app: ReturnType<typeof createApp>;
   readonly url: string;
   close(): Promise<void>;
@@ -23,8 +25,17 @@ export async function startService(name: string): Promise<TestService> {
   await client.end();
   const url = admin.replace(/\/[^/]*$/, `/${name}`);
   const database = await openDatabase(url);
-  const app = createApp({ database, log: pino({ level: 'silent' }) });
-  return { database, app, url, close: () => database.destroy() };
+  const plans = new PlanWork();
+  const app = createApp({ database, plans, log: pino({ level: 'silent' }) });
+  return {
+    database,
+    plans,
+    app,
+    url,
+    close: async () => {
+      await Promise.all([database.destroy(), plans.close()]);
+    },
+  };
 }
 
 export function planWithRoom(name = 'Barn'): Plan {

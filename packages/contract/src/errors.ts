@@ -4,7 +4,25 @@ import { z } from 'zod';
 export const errorSchema = z
   .object({
     error: z.object({
-      code: z.enum(['not-found', 'bad-request', 'bad-plan', 'bad-picture', 'stale', 'too-large', 'too-many', 'broken']),
+      code: z.enum([
+        'not-found',
+        'bad-request',
+        'bad-plan',
+        'bad-picture',
+        'no-entry',
+        /** Someone saved in the meantime. */
+        'stale',
+        /** The version it was made from is none the server has: it was put back to an older state, or never had it. */
+        'behind',
+        /** What the change was made from is not kept any more: the whole plan is wanted. */
+        'whole',
+        /** It was changed elsewhere in a way that does not fit. */
+        'apart',
+        'too-large',
+        'too-many',
+        'busy',
+        'broken',
+      ]),
       message: z.string(),
       /** `stale` only: what the server has now. */
       version: z.int().optional(),

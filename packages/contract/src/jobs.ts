@@ -27,23 +27,57 @@ export const jobSummarySchema = z
   .meta({ id: 'JobSummary' });
 export type JobSummary = z.infer<typeof jobSummarySchema>;
 
-export const jobListSchema = z.object({ jobs: z.array(jobSummarySchema) }).meta({ id: 'JobList' });
+/** What a page of the list ends with is where the next begins; null: there are no more. */
+export const jobListSchema = z
+  .object({ jobs: z.array(jobSummarySchema), next: z.string().nullable() })
+  .meta({ id: 'JobList' });
+export const jobListQuerySchema = z.object({
+  after: z.string().max(120).optional(),
+  limit: z.coerce.number().int().min(1).max(200).default(100),
+});
+
+/** Every version of a plan has a mark of its own, so that one that was put back from a copy is not taken for another of the same number. */
+const mark = z.string().max(64);
+/** Versions are kept as four bytes. */
+const MOST_VERSIONS = 2 ** 31 - 2;
+const versionNumber = z.int().min(1).max(MOST_VERSIONS);
+export const revisionNumber = z.coerce.number().pipe(versionNumber);
+
+export const versionSchema = z.object({ version: versionNumber, mark }).meta({ id: 'Version' });
+export type Version = z.infer<typeof versionSchema>;
 
 /** A plan as the server keeps it. `version` grows by one with every write. */
 export const storedPlanSchema = z
-  .object({ id: jobId, version: z.int().min(1), touched: z.iso.datetime(), plan: planSchema })
+  .object({ id: jobId, version: versionNumber, mark, touched: z.iso.datetime(), plan: planSchema })
   .meta({ id: 'StoredPlan' });
 export type StoredPlan = z.infer<typeof storedPlanSchema>;
 
 /** A write says which version it started from; 0 makes the job. */
-export const writePlanSchema = z.object({ version: z.int().min(0), plan: z.unknown() }).meta({ id: 'WritePlan' });
+export const writePlanSchema = z
+  .object({ version: z.int().min(0).max(MOST_VERSIONS), mark: mark.optional(), plan: z.unknown() })
+  .meta({ id: 'WritePlan' });
 export type WritePlan = z.infer<typeof writePlanSchema>;
 
+/** A change (a `PlanPatch`) says which plan it was made from. */
+export const changeQuerySchema = z.object({ version: revisionNumber, mark: mark.optional() });
+export type ChangedFrom = z.infer<typeof changeQuerySchema>;
+
 export const writtenSchema = z
-  .object({ id: jobId, version: z.int().min(1), touched: z.iso.datetime() })
+  .object({
+    id: jobId,
+    version: versionNumber,
+    mark,
+    touched: z.iso.datetime(),
+    /** The change was put on top of what others had saved meanwhile, and overruled them in this; null: nobody had. */
+    merged: z.array(z.string()).nullable(),
+  })
   .meta({ id: 'Written' });
 export type Written = z.infer<typeof writtenSchema>;
 
+/** The name a revision is given keeps it from being thinned out. */
+export const nameRevisionSchema = z.object({ name: z.string().trim().max(120) }).meta({ id: 'NameRevision' });
 export const revisionListSchema = z
-  .object({ revisions: z.array(z.object({ version: z.int().min(1), touched: z.iso.datetime() })) })
+  .object({
+    revisions: z.array(z.object({ version: versionNumber, touched: z.iso.datetime(), name: z.string().nullable() })),
+  })
   .meta({ id: 'RevisionList' });

@@ -40,14 +40,19 @@ export function cleanFloors(count: number, seed: number): object {
   for (const instrument of ['tape', 'laser'] as const)
     for (const diagonals of [0, 1, 2])
       for (const degrees of [0, 3]) {
-        let [said, again] = [0, 0];
+        let [said, again, threw] = [0, 0, 0];
         for (let i = 0; i < count; i += 1) {
-          const { found } = measured(seed + i, SIZES[i % SIZES.length]!, diagonals, instrument, degrees);
-          if (found.length > 0) said += 1;
-          if (found.some((each) => each.again)) again += 1;
+          try {
+            const { found } = measured(seed + i, SIZES[i % SIZES.length]!, diagonals, instrument, degrees);
+            if (found.length > 0) said += 1;
+            if (found.some((each) => each.again)) again += 1;
+          } catch (error) {
+            threw += 1;
+            console.log(`seed ${seed + i}:`, error);
+          }
         }
         table[`${instrument}, ${diagonals} diagonals${degrees ? `, to ${degrees}° out` : ''}`] =
-          `accused ${((100 * again) / count).toFixed(1)} %, said ${((100 * said) / count).toFixed(1)} %`;
+          `accused ${((100 * again) / count).toFixed(1)} %, said ${((100 * said) / count).toFixed(1)} %, threw ${threw}`;
       }
   return table;
 }

@@ -1,6 +1,5 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import { LARGEST_BODY } from '@velvet-tape/contract';
 import compression from 'compression';
 import cors from 'cors';
 import express, { type Express } from 'express';
@@ -13,12 +12,15 @@ import { jobsRoutes } from '../jobs/jobs.routes';
 import { JobsService } from '../jobs/jobs.service';
 import { keptTypesRoutes } from '../opening-types/kept-types.routes';
 import { picturesRoutes } from '../pictures/pictures.routes';
+import type { PlanWork } from '../plan-work/pool';
 import { DEFAULT_WORKSPACE } from '../workspaces/workspace.entity';
 import { HttpError, answerErrors, noSuchPage } from './errors';
 import { openApiDocument } from './openapi';
+import { wellBeing } from './well-being';
 
 export interface AppOptions {
   readonly database: DataSource;
+  readonly plans: PlanWork;
   readonly log: Logger;
   /** Folder of the built client; without one only the service is there. */
   readonly client?: string;
@@ -29,17 +31,14 @@ export interface AppOptions {
 }
 
 /** The whole service: `/api`, `/healthz`, the OpenAPI document, and the client. */
-export function createApp({ database, log, client, clientOrigin, mostRequests = 1200 }: AppOptions): Express {
+export function createApp({ database, plans, log, client, clientOrigin, mostRequests = 1200 }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger: log, autoLogging: { ignore: (request) => !request.url?.startsWith('/api') } }));
   app.use(helmet({ contentSecurityPolicy: { directives: CONTENT }, strictTransportSecurity: false }));
   app.use(compression());
 
-  app.get('/healthz', async (_request, response) => {
-    await database.query('SELECT 1');
-    response.json({ ok: true });
-  });
+  app.get('/healthz', wellBeing(database));
 
   const api = express.Router();
   if (clientOrigin) api.use(cors({ origin: clientOrigin }));
@@ -58,11 +57,10 @@ export function createApp({ database, log, client, clientOrigin, mostRequests = 
     response.setHeader('Cache-Control', 'no-store');
     next();
   });
-  api.use(express.json({ limit: LARGEST_BODY }));
   api.get('/openapi.json', (_request, response) => {
     response.json(openApiDocument());
   });
-  api.use('/jobs', jobsRoutes(new JobsService(database, DEFAULT_WORKSPACE)));
+  api.use('/jobs', jobsRoutes(new JobsService(database, plans, DEFAULT_WORKSPACE)));
   api.use('/pictures', picturesRoutes(database, DEFAULT_WORKSPACE));
   api.use('/opening-types', keptTypesRoutes(database, DEFAULT_WORKSPACE));
   api.use(noSuchPage);

@@ -1,20 +1,25 @@
 import { OpenAPIRegistry, OpenApiGeneratorV31, extendZodWithOpenApi } from '@asteasolutions/zod-to-openapi';
 import {
+  changeQuerySchema,
   errorSchema,
   jobId,
+  jobListQuerySchema,
   jobListSchema,
   keepTypeSchema,
   keptTypeId,
   keptTypeListSchema,
   keptTypeSchema,
+  nameRevisionSchema,
   PICTURE_TYPES,
   pictureId,
   pictureSchema,
   revisionListSchema,
   storedPlanSchema,
+  versionSchema,
   writePlanSchema,
   writtenSchema,
 } from '@velvet-tape/contract';
+import { patchSchema } from '@velvet-tape/core';
 import { z } from 'zod';
 
 extendZodWithOpenApi(z);
@@ -33,7 +38,8 @@ export function openApiDocument() {
     method: 'get',
     path: '/api/jobs',
     summary: 'List jobs',
-    responses: { 200: json(jobListSchema, 'All jobs, last touched first') },
+    request: { query: jobListQuerySchema },
+    responses: { 200: json(jobListSchema, 'A page of jobs, last touched first'), 400: failure('Not as agreed') },
   });
   registry.registerPath({
     method: 'get',
@@ -51,9 +57,25 @@ export function openApiDocument() {
       200: json(writtenSchema, 'Saved'),
       201: json(writtenSchema, 'Made'),
       400: failure('Not as agreed'),
-      409: failure('Stale: someone saved in the meantime'),
+      409: failure('Stale: someone saved in the meantime; or the server does not have that version'),
       413: failure('Too large'),
       422: failure('Not a sound plan'),
+      503: failure('Busy'),
+    },
+  });
+  registry.registerPath({
+    method: 'patch',
+    path: '/api/jobs/{id}/plan',
+    summary: 'Save what was changed in a plan, on top of what was saved since',
+    request: { params, query: changeQuerySchema, body: { content: { 'application/json': { schema: patchSchema } } } },
+    responses: {
+      200: json(writtenSchema, 'Saved'),
+      400: failure('Not as agreed'),
+      404: failure('No such job'),
+      409: failure('The whole plan is wanted, or it does not fit what others did'),
+      413: failure('Too large'),
+      422: failure('Not a sound change'),
+      503: failure('Busy'),
     },
   });
   registry.registerPath({
@@ -71,7 +93,7 @@ export function openApiDocument() {
     path: '/api/jobs/{id}/version',
     summary: 'The version the server has',
     request: { params },
-    responses: { 200: json(z.object({ version: z.int() }), 'The version'), 404: failure('No such job') },
+    responses: { 200: json(versionSchema, 'The version and its mark'), 404: failure('No such job') },
   });
   registry.registerPath({
     method: 'get',
@@ -86,6 +108,16 @@ export function openApiDocument() {
     summary: 'Read a saved revision',
     request: { params: params.extend({ version: z.int().min(1) }) },
     responses: { 200: json(storedPlanSchema, 'The plan as it was'), 404: failure('No such revision') },
+  });
+  registry.registerPath({
+    method: 'put',
+    path: '/api/jobs/{id}/revisions/{version}/name',
+    summary: 'Name a revision, which keeps it; no name takes the name away',
+    request: {
+      params: params.extend({ version: z.int().min(1) }),
+      body: { content: { 'application/json': { schema: nameRevisionSchema } } },
+    },
+    responses: { 200: json(z.object({ ok: z.literal(true) }), 'Named'), 404: failure('No such revision') },
   });
   registry.registerPath({
     method: 'get',
@@ -134,7 +166,10 @@ export function openApiDocument() {
     method: 'get',
     path: '/healthz',
     summary: 'Is the service well?',
-    responses: { 200: json(z.object({ ok: z.literal(true) }), 'Well') },
+    responses: {
+      200: json(z.object({ ok: z.literal(true) }), 'Well'),
+      503: json(z.object({ ok: z.literal(false) }), 'The database does not answer'),
+    },
   });
 
   return new OpenApiGeneratorV31(registry.definitions).generateDocument({

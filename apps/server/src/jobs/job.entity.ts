@@ -1,14 +1,14 @@
-import type { Plan } from '@velvet-tape/core';
+import type { Plan, PlanPatch } from '@velvet-tape/core';
 import { Column, CreateDateColumn, Entity, ForeignKey, Index, PrimaryColumn } from 'typeorm';
 import { Workspace } from '../workspaces/workspace.entity';
 
-/** One property being measured, with its current plan and, for the list of jobs, what that plan amounts to. */
+/** One property being measured, and, for the list of jobs, what its newest plan amounts to. */
 @Entity('jobs')
+@Index('jobs_list_idx', ['workspaceId', 'touched', 'id'])
 export class Job {
   @PrimaryColumn({ type: 'text', primaryKeyConstraintName: 'jobs_pkey' })
   id: string;
 
-  @Index('jobs_workspace_idx')
   @ForeignKey(() => Workspace, { name: 'jobs_workspace_fkey' })
   @Column({ type: 'text', name: 'workspace_id' })
   workspaceId: string;
@@ -36,11 +36,16 @@ export class Job {
   @Column({ type: 'int' })
   version: number;
 
+  /** That of its newest revision. */
+  @Column({ type: 'text' })
+  mark: string;
+
+  /** The newest revision that is kept whole. */
+  @Column({ type: 'int', name: 'whole_version' })
+  wholeVersion: number;
+
   @Column({ type: 'int', name: 'schema_version' })
   schemaVersion: number;
-
-  @Column({ type: 'jsonb' })
-  plan: Plan;
 
   @CreateDateColumn({ type: 'timestamptz' })
   created: Date;
@@ -49,7 +54,7 @@ export class Job {
   touched: Date;
 }
 
-/** Every plan that was ever saved. */
+/** A plan that was saved: whole, or as what it changed in the one before. */
 @Entity('revisions')
 export class Revision {
   @ForeignKey(() => Job, { name: 'revisions_job_fkey', onDelete: 'CASCADE' })
@@ -59,11 +64,22 @@ export class Revision {
   @PrimaryColumn({ type: 'int', primaryKeyConstraintName: 'revisions_pkey' })
   version: number;
 
+  /** No other has it, also where a database was put back to an older state and numbers come again. */
+  @Column({ type: 'text' })
+  mark: string;
+
+  /** One that has a name is never thinned out. */
+  @Column({ type: 'text', nullable: true })
+  name: string | null;
+
   @Column({ type: 'int', name: 'schema_version' })
   schemaVersion: number;
 
-  @Column({ type: 'jsonb' })
-  plan: Plan;
+  @Column({ type: 'jsonb', nullable: true })
+  plan: Plan | null;
+
+  @Column({ type: 'jsonb', nullable: true })
+  change: PlanPatch | null;
 
   @Column({ type: 'timestamptz' })
   touched: Date;

@@ -1,37 +1,59 @@
-import { jobId, writePlanSchema } from '@velvet-tape/contract';
-import { Router } from 'express';
-import { z } from 'zod';
+import {
+  LARGEST_BODY,
+  changeQuerySchema,
+  jobId,
+  jobListQuerySchema,
+  nameRevisionSchema,
+  revisionNumber,
+} from '@velvet-tape/contract';
+import { type Request, Router, json, raw } from 'express';
+import { HttpError } from '../http/errors';
 import { validated } from '../http/validate';
 import type { JobsService } from './jobs.service';
-
-const revisionNumber = z.coerce.number().int().min(1);
 
 export function jobsRoutes(jobs: JobsService): Router {
   const router = Router();
   const idOf = (params: { id?: string }) => validated(jobId, params.id);
+  // a plan is read by the threads that work on plans, not here
+  const asBytes = raw({ type: 'application/json', limit: LARGEST_BODY });
+  const bytes = ({ body }: Request): Buffer => {
+    if (Buffer.isBuffer(body)) return body;
+    throw new HttpError(400, 'bad-request', 'A plan is sent as JSON.');
+  };
 
-  router.get('/', async (_request, response) => {
-    response.json({ jobs: await jobs.list() });
+  router.get('/', async (request, response) => {
+    const { limit, after } = validated(jobListQuerySchema, { ...request.query });
+    response.json(await jobs.list(limit, after));
   });
   router.get('/:id/plan', async (request, response) => {
-    response.json(await jobs.read(idOf(request.params)));
+    response.type('json').send(await jobs.read(idOf(request.params)));
   });
   router.get('/:id/version', async (request, response) => {
-    response.json({ version: await jobs.version(idOf(request.params)) });
+    response.json(await jobs.version(idOf(request.params)));
   });
   router.get('/:id/readable', async (request, response) => {
-    response.json(await jobs.readable(idOf(request.params)));
+    response.type('json').send(await jobs.readable(idOf(request.params)));
   });
-  router.put('/:id/plan', async (request, response) => {
-    const id = idOf(request.params);
-    const { version, plan } = validated(writePlanSchema, request.body);
-    response.status(version === 0 ? 201 : 200).json(await jobs.write(id, version, plan));
+  router.put('/:id/plan', asBytes, async (request, response) => {
+    const written = await jobs.write(idOf(request.params), bytes(request));
+    response.status(written.version === 1 ? 201 : 200).json(written);
+  });
+  router.patch('/:id/plan', asBytes, async (request, response) => {
+    const from = validated(changeQuerySchema, { ...request.query });
+    response.json(await jobs.change(idOf(request.params), from, bytes(request)));
   });
   router.get('/:id/revisions', async (request, response) => {
     response.json({ revisions: await jobs.revisions(idOf(request.params)) });
   });
   router.get('/:id/revisions/:version', async (request, response) => {
-    response.json(await jobs.revision(idOf(request.params), validated(revisionNumber, request.params.version)));
+    const version = validated(revisionNumber, request.params.version);
+    response.type('json').send(await jobs.revision(idOf(request.params), version));
+  });
+  router.put('/:id/revisions/:version/name', json(), async (request, response) => {
+    const version = validated(revisionNumber, request.params.version);
+    const { name } = validated(nameRevisionSchema, request.body);
+    await jobs.nameRevision(idOf(request.params), version, name);
+    response.json({ ok: true });
   });
   return router;
 }

@@ -1,145 +1,229 @@
-import type { JobSummary, StoredPlan, Written } from '@velvet-tape/contract';
-import { type Plan, jobTotals, readPlan } from '@velvet-tape/core';
-import type { DataSource, EntityManager } from 'typeorm';
+import { randomUUID } from 'node:crypto';
+import type { ChangedFrom, JobSummary, Version, Written } from '@velvet-tape/contract';
+import { SCHEMA_VERSION } from '@velvet-tape/core';
+import type { DataSource } from 'typeorm';
 import { HttpError } from '../http/errors';
+import type { PlanWork } from '../plan-work/pool';
+import type { Judged, Missing, PlanRef, Refused } from '../plan-work/tasks';
+import { InTurn } from './in-turn';
 import { Job, Revision } from './job.entity';
+import { Revisions } from './revisions';
+import { versionAtFront } from './version-at-front';
+
+/** So many changes after a whole plan the next one is kept whole again: reading one never needs more steps. */
+const WHOLE_EVERY = 20;
+/** So often a change is put on top of what another server saved in between. */
+const TRIES = 5;
 
 /** Jobs of one workspace: listed, read, and written with the version the writer started from. */
 export class JobsService {
+  private readonly revisionsOf: Revisions;
+  private readonly inTurn = new InTurn();
+
   constructor(
     private readonly database: DataSource,
+    private readonly plans: PlanWork,
     private readonly workspaceId: string,
-  ) {}
-
-  async list(): Promise<JobSummary[]> {
-    const jobs = await this.database.getRepository(Job).find({
-      where: { workspaceId: this.workspaceId },
-      select: {
-        id: true,
-        name: true,
-        address: true,
-        units: true,
-        rooms: true,
-        area: true,
-        rough: true,
-        touched: true,
-        version: true,
-      },
-      order: { touched: 'DESC' },
-    });
-    return jobs.map((job) => ({
-      id: job.id,
-      name: job.name,
-      address: job.address,
-      units: job.units === 'imperial' ? 'imperial' : 'metric',
-      rooms: job.rooms,
-      area: job.area,
-      rough: job.rough,
-      touched: job.touched.toISOString(),
-      version: job.version,
-    }));
+  ) {
+    this.revisionsOf = new Revisions(database, workspaceId);
   }
 
-  async read(id: string): Promise<StoredPlan> {
-    const job = await this.find(this.database.manager, id);
-    if (!job) throw new HttpError(404, 'not-found', 'There is no such job.');
-    const read = readPlan(job.plan);
-    if (!read.ok) throw new HttpError(422, 'broken', `The stored plan can’t be read. ${read.reason}`);
-    return { id, version: job.version, touched: job.touched.toISOString(), plan: read.plan };
-  }
-
-  async version(id: string): Promise<number> {
-    const job = await this.database
+  /** A page of the list, last touched first, and where the next page begins. */
+  async list(limit: number, after?: string): Promise<{ jobs: JobSummary[]; next: string | null }> {
+    const query = this.database
       .getRepository(Job)
-      .findOne({ where: { id, workspaceId: this.workspaceId }, select: { id: true, version: true } });
-    if (!job) throw new HttpError(404, 'not-found', 'There is no such job.');
-    return job.version;
+      .createQueryBuilder('job')
+      .where('job.workspaceId = :workspace', { workspace: this.workspaceId })
+      .orderBy('job.touched', 'DESC')
+      .addOrderBy('job.id', 'DESC')
+      .limit(limit + 1);
+    if (after !== undefined) query.andWhere('(job.touched, job.id) < (:touched, :id)', cursorOf(after));
+    const rows = await query.getMany();
+    const jobs = rows.slice(0, limit);
+    const last = jobs.at(-1);
+    return {
+      jobs: jobs.map((job) => ({
+        id: job.id,
+        name: job.name,
+        address: job.address,
+        units: job.units === 'imperial' ? 'imperial' : 'metric',
+        rooms: job.rooms,
+        area: job.area,
+        rough: job.rough,
+        touched: job.touched.toISOString(),
+        version: job.version,
+      })),
+      next: rows.length > limit && last ? `${last.touched.toISOString()} ${last.id}` : null,
+    };
   }
 
-  async revisions(id: string): Promise<{ version: number; touched: string }[]> {
-    await this.version(id);
+  /** The newest plan of a job, as the JSON text of a `StoredPlan`. */
+  async read(id: string): Promise<string> {
+    const job = await this.job(id);
+    return this.answer(id, job, await this.wholePlan(id, job), job.touched);
+  }
+
+  async version(id: string): Promise<Version> {
+    const { version, mark } = await this.job(id);
+    return { version, mark };
+  }
+
+  async revisions(id: string): Promise<{ version: number; touched: string; name: string | null }[]> {
+    await this.job(id);
     const rows = await this.database
       .getRepository(Revision)
-      .find({ where: { jobId: id }, select: { version: true, touched: true }, order: { version: 'DESC' } });
-    return rows.map((row) => ({ version: row.version, touched: row.touched.toISOString() }));
+      .find({ where: { jobId: id }, select: { version: true, touched: true, name: true }, order: { version: 'DESC' } });
+    return rows.map(({ version, touched, name }) => ({ version, name, touched: touched.toISOString() }));
   }
 
-  async revision(id: string, version: number): Promise<StoredPlan> {
-    await this.version(id);
-    const row = await this.database.getRepository(Revision).findOneBy({ jobId: id, version });
-    if (!row) throw new HttpError(404, 'not-found', 'There is no such revision.');
-    return { id, version, touched: row.touched.toISOString(), plan: row.plan };
+  /** A revision, brought up to this version of the document, as the JSON text of a `StoredPlan`. */
+  async revision(id: string, version: number): Promise<string> {
+    await this.job(id);
+    const row = await this.revisionRow(id, version);
+    return this.answer(id, row, await this.wholePlan(id, row), row.touched);
   }
 
-  /** The newest revision of a job that can be read, for when the job itself can't; with the version of the job, to save on top of. */
-  async readable(id: string): Promise<StoredPlan> {
-    const current = await this.version(id);
-    for (const { version } of await this.revisions(id)) {
-      const row = await this.database.getRepository(Revision).findOneBy({ jobId: id, version });
-      const read = readPlan(row?.plan);
-      if (row && read.ok) return { id, version: current, touched: row.touched.toISOString(), plan: read.plan };
+  /** Gives a revision a name, which keeps it; no name takes it away again. */
+  async nameRevision(id: string, version: number, name: string): Promise<void> {
+    await this.job(id);
+    await this.revisionRow(id, version);
+    await this.database.getRepository(Revision).update({ jobId: id, version }, { name: name || null });
+  }
+
+  /** The newest revision of a job that can be read, for when the job itself can’t; with the version of the job, to save on top of. */
+  async readable(id: string): Promise<string> {
+    const job = await this.job(id);
+    for (const { version, touched } of await this.revisions(id)) {
+      const row = await this.revisionRow(id, version);
+      const whole = await this.wholePlan(id, row).catch((error: unknown) => {
+        if (error instanceof HttpError && error.status < 500) return null;
+        throw error;
+      });
+      if (whole) return this.answer(id, job, whole, new Date(touched));
     }
     throw new HttpError(404, 'not-found', 'No version of this job can be read.');
   }
 
-  /** Saves a plan that was made from `version` (0: a new job). Refuses a stale one, changing nothing. */
-  async write(id: string, version: number, input: unknown): Promise<Written> {
-    const read = readPlan(input);
-    if (!read.ok) throw new HttpError(422, 'bad-plan', read.reason);
-    const { plan } = read;
+  /** Saves a whole plan. Refuses one made from another version than the newest, changing nothing. */
+  async write(id: string, body: Buffer): Promise<Written> {
+    const front = versionAtFront(body);
+    if (front !== null) await this.notStale(id, front);
+    const mark = randomUUID();
+    const judged = allowed(await this.plans.run(id, 'judgeWhole', { body, next: mark }));
+    if (judged.version > 0) await this.notStale(id, judged.version, judged.mark);
     const touched = new Date();
-    return this.database.transaction(async (manager) => {
-      const next = version + 1;
-      const row = { ...this.columns(plan), version: next, touched };
-      const done =
-        version === 0 ? await this.insert(manager, { id, ...row }) : await this.update(manager, id, version, row);
-      if (!done) throw await this.stale(manager, id);
-      await manager.insert(Revision, {
-        jobId: id,
-        version: next,
-        schemaVersion: plan.schema,
-        plan: plan as never,
-        touched,
-      });
-      return { id, version: next, touched: touched.toISOString() };
+    if (!(await this.revisionsOf.add({ ...judged, id, from: judged.version, mark, touched })))
+      throw await this.stale(id, judged.version);
+    return { id, version: judged.version + 1, mark, touched: touched.toISOString(), merged: null };
+  }
+
+  /** Saves a change, on top of whatever was saved since it was made: who comes first is served first, and nobody has to come again. */
+  change(id: string, from: ChangedFrom, body: Buffer): Promise<Written> {
+    return this.inTurn.run(id, async () => {
+      for (let i = 0; i < TRIES; i++) {
+        const written = await this.changeOnce(id, from, body);
+        if (written) return written;
+      }
+      throw new HttpError(503, 'busy', 'Others are saving this job all the time. Try again in a moment.');
     });
   }
 
-  private columns(plan: Plan) {
-    const totals = jobTotals(plan);
-    const { name, address, units } = plan.job;
-    return { workspaceId: this.workspaceId, name, address, units, ...totals, schemaVersion: plan.schema, plan };
-  }
-
-  private async insert(manager: EntityManager, row: Partial<Job>): Promise<boolean> {
-    const result = await manager
-      .createQueryBuilder()
-      .insert()
-      .into(Job)
-      .values(row as never)
-      .orIgnore()
-      .returning('id')
-      .execute();
-    return (result.raw as unknown[]).length === 1;
-  }
-
-  private async update(manager: EntityManager, id: string, version: number, row: Partial<Job>): Promise<boolean> {
-    const result = await manager.update(Job, { id, workspaceId: this.workspaceId, version }, row as never);
-    return result.affected === 1;
-  }
-
-  private async stale(manager: EntityManager, id: string): Promise<HttpError> {
-    const job = await this.find(manager, id);
-    if (!job) return new HttpError(404, 'not-found', 'There is no such job.');
-    return new HttpError(
-      409,
-      'stale',
-      'Someone saved this job in the meantime. Take their changes in and save again.',
-      job.version,
+  private async changeOnce(id: string, from: ChangedFrom, body: Buffer): Promise<Written | null> {
+    const job = await this.job(id);
+    if (from.version > job.version) throw behind(job.version);
+    const base = from.version === job.version ? job : await this.revisionRow(id, from.version).catch(() => null);
+    if (!base) throw new HttpError(409, 'whole', SEND_WHOLE, job.version);
+    if (from.mark !== undefined && from.mark !== base.mark) throw behind(job.version);
+    const mark = randomUUID();
+    const whole = job.version + 1 - job.wholeVersion >= WHOLE_EVERY || job.schemaVersion !== SCHEMA_VERSION;
+    const judged = allowed(
+      await this.withPlans(id, [base, job], ([from, now]) =>
+        this.plans.run(id, 'judgeChange', { body, from: from!, now: now!, next: mark, whole }),
+      ),
     );
+    const touched = new Date();
+    const merged = base.mark === job.mark ? null : [...judged.overruled];
+    return (await this.revisionsOf.add({ ...judged, id, from: job.version, mark, touched }))
+      ? { id, version: job.version + 1, mark, touched: touched.toISOString(), merged }
+      : null;
   }
 
-  private find(manager: EntityManager, id: string): Promise<Job | null> {
-    return manager.findOneBy(Job, { id, workspaceId: this.workspaceId });
+  /** Runs a task that needs plans: first by name alone, for its thread mostly has them; then with what is stored of those it has not. */
+  private async withPlans<T extends object>(
+    id: string,
+    versions: readonly Version[],
+    task: (refs: readonly PlanRef[]) => Promise<T | Missing>,
+  ): Promise<T> {
+    const first = await task(versions.map(({ mark }) => ({ key: mark })));
+    if (!('missing' in first)) return first;
+    const refs = await Promise.all(
+      versions.map(async ({ version, mark }) => {
+        const stored = await this.revisionsOf.stored(id, version);
+        if (!stored) throw new HttpError(409, 'whole', SEND_WHOLE);
+        return { key: mark, stored };
+      }),
+    );
+    return (await task(refs)) as T;
   }
+
+  private async wholePlan(id: string, version: Version): Promise<string> {
+    const opened = await this.withPlans(id, [version], ([ref]) => this.plans.run(id, 'openPlan', ref!));
+    if (opened.ok) return opened.whole;
+    throw new HttpError(422, 'broken', `The stored plan can’t be read. ${opened.message}`);
+  }
+
+  private answer(id: string, { version, mark }: Version, whole: string, touched: Date): string {
+    const front = JSON.stringify({ id, version, mark, touched: touched.toISOString() });
+    return `${front.slice(0, -1)},"plan":${whole}}`;
+  }
+
+  private async job(id: string): Promise<Job> {
+    const job = await this.database.getRepository(Job).findOneBy({ id, workspaceId: this.workspaceId });
+    if (!job) throw new HttpError(404, 'not-found', 'There is no such job.');
+    return job;
+  }
+
+  private async revisionRow(id: string, version: number): Promise<{ version: number; mark: string; touched: Date }> {
+    const row = await this.database
+      .getRepository(Revision)
+      .findOne({ where: { jobId: id, version }, select: { version: true, mark: true, touched: true } });
+    if (!row) throw new HttpError(404, 'not-found', 'There is no such revision.');
+    return row;
+  }
+
+  private async notStale(id: string, version: number, mark?: string): Promise<void> {
+    if (version === 0) {
+      if (await this.database.getRepository(Job).existsBy({ id })) throw await this.stale(id, version);
+      return;
+    }
+    const job = await this.job(id);
+    if (job.version !== version) throw await this.stale(id, version);
+    if (mark !== undefined && mark !== job.mark) throw behind(job.version);
+  }
+
+  private async stale(id: string, version: number): Promise<HttpError> {
+    const job = await this.job(id);
+    if (version > job.version) return behind(job.version);
+    const message = 'Someone saved this job in the meantime. Take their changes in and save again.';
+    return new HttpError(409, 'stale', message, job.version);
+  }
+}
+
+const SEND_WHOLE = 'The server does not have the plan this change was made from. Send the whole plan.';
+
+const behind = (version: number): HttpError =>
+  new HttpError(409, 'behind', 'The server does not have the version this was made from.', version);
+
+const STATUS = { 'bad-request': 400, 'bad-plan': 422, apart: 409, whole: 409 } as const;
+
+function allowed<T extends Judged>(judged: T | Refused): T {
+  if (judged.ok) return judged;
+  throw new HttpError(STATUS[judged.code], judged.code, judged.message);
+}
+
+function cursorOf(after: string): { touched: Date; id: string } {
+  const [time = '', id = ''] = after.split(' ');
+  const touched = new Date(time);
+  if (Number.isNaN(touched.getTime())) throw new HttpError(400, 'bad-request', 'The list does not go on from there.');
+  return { touched, id };
 }

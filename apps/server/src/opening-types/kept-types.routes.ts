@@ -1,5 +1,5 @@
 import { keepTypeSchema, keptTypeId } from '@velvet-tape/contract';
-import { Router } from 'express';
+import { Router, json } from 'express';
 import type { DataSource } from 'typeorm';
 import { validated } from '../http/validate';
 import { KeptOpeningType } from './kept-type.entity';
@@ -13,7 +13,7 @@ export function keptTypesRoutes(database: DataSource, workspaceId: string): Rout
     const kept = await types.find({ where: { workspaceId }, order: { created: 'ASC', id: 'ASC' } });
     response.json({ types: kept.map(({ id, name, spec }) => ({ id, name, spec })) });
   });
-  router.put('/:id', async (request, response) => {
+  router.put('/:id', json(), async (request, response) => {
     const id = validated(keptTypeId, request.params.id);
     const { name, spec } = validated(keepTypeSchema, request.body);
     await types.upsert({ workspaceId, id, name, spec }, ['workspaceId', 'id']);

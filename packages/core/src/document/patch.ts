@@ -40,7 +40,8 @@ export function withPatch(plan: Plan, { job, put, drop }: PlanPatch): Plan {
 }
 
 const collection = z.enum(COLLECTIONS);
-const loosePatch = z.strictObject({
+/** The outside of a patch; `readPatch` looks at the rest. */
+export const patchSchema = z.strictObject({
   schema: z.literal(SCHEMA_VERSION),
   job: jobDetailsSchema.optional(),
   put: z.partialRecord(collection, z.record(z.string(), z.object({ id: z.string() }).loose())),
@@ -58,7 +59,7 @@ export function readPatch(before: Plan, input: unknown): PlanRead & { patch?: Pl
   });
   const spoilt = unkeepable(input);
   if (spoilt) return unsound([], spoilt);
-  const loose = loosePatch.safeParse(input);
+  const loose = patchSchema.safeParse(input);
   if (!loose.success) return unsound(loose.error.issues[0]!.path, loose.error.issues[0]!.message);
   const put: Partial<Record<CollectionName, Record<Id, object>>> = {};
   for (const name of COLLECTIONS) {

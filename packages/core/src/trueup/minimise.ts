@@ -46,8 +46,10 @@ export const largest = (change: Float64Array): number =>
 
 /** No wall may turn by more than this in one step, so that no room is turned inside out: sin 50°. */
 const MOST_TURN = 0.77;
-/** Nor get shorter by more than this share of its length. */
+/** Nor get shorter by more than this share of its length, */
 const MOST_SHORTER = 0.9;
+/** nor than this, mm: what no longer has a direction can't be fitted. Readings that ask for it contradict each other, and that is what is to be found. */
+const LEAST_WALL = 0.5;
 
 /** How much of a step can be taken at once. */
 export function mostShare(walls: WallsAt, x: Float64Array, change: Float64Array): number {
@@ -59,7 +61,8 @@ export function mostShare(walls: WallsAt, x: Float64Array, change: Float64Array)
     const off = Math.abs(vx * dy - vy * dx);
     const back = -(vx * dx + vy * dy);
     if (off > MOST_TURN * square) share = Math.min(share, (MOST_TURN * square) / off);
-    if (back > MOST_SHORTER * square) share = Math.min(share, (MOST_SHORTER * square) / back);
+    const shorter = Math.min(MOST_SHORTER, Math.max(0, 1 - LEAST_WALL / Math.sqrt(square)));
+    if (back > shorter * square) share = Math.min(share, (shorter * square) / back);
   }
   return share;
 }

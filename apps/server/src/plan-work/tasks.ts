@@ -1,0 +1,146 @@
+import { type WritePlan, writePlanSchema } from '@velvet-tape/contract';
+import {
+  type Plan,
+  type PlanRead,
+  changeBetween,
+  jobTotals,
+  mergePlans,
+  patchOf,
+  readPatch,
+  readPlan,
+  repairPlan,
+  withPatch,
+} from '@velvet-tape/core';
+import { LRUCache } from 'lru-cache';
+import { readAsAgreed } from '../http/as-agreed';
+
+/** All that is done with a plan, away from the thread that answers requests. Texts are JSON: what goes between threads is not taken apart and put together again. */
+
+/** A plan as it is stored: whole at some version, and what changed since. */
+export interface Stored {
+  readonly whole: string;
+  readonly patches: readonly string[];
+}
+
+/** What the list of jobs shows of a plan. */
+export interface Columns {
+  readonly name: string;
+  readonly address: string;
+  readonly units: string;
+  readonly rooms: number;
+  readonly area: number;
+  readonly rough: boolean;
+  readonly schemaVersion: number;
+}
+
+export interface Refused {
+  readonly ok: false;
+  readonly code: 'bad-request' | 'bad-plan' | 'apart' | 'whole';
+  readonly message: string;
+}
+
+/** A write that may be stored: what it changes, and the plan whole where that was asked for. */
+export interface Judged {
+  readonly ok: true;
+  readonly columns: Columns;
+  readonly whole: string | null;
+  readonly patch: string | null;
+  /** What a change that was made meanwhile was overruled in, in words. */
+  readonly overruled: readonly string[];
+}
+
+/** Plans this thread has read. A plan of a version never changes. */
+const known = new LRUCache<string, Plan>({ max: 24 });
+
+/** Reads a whole plan from a request; `next` is what it will be called once it is stored. */
+export function judgeWhole({ body, next }: { body: Uint8Array; next: string }): (Judged & WritePlan) | Refused {
+  const input = jsonOf(body);
+  if (input === undefined) return NOT_JSON;
+  const write = readAsAgreed(writePlanSchema, input);
+  if (!write.ok) return { ok: false, code: 'bad-request', message: write.message };
+  const read = readPlan(write.data.plan);
+  if (!read.ok) return { ok: false, code: 'bad-plan', message: read.reason };
+  known.set(next, read.plan);
+  return { ...write.data, ...judged(read.plan), whole: JSON.stringify(read.plan) };
+}
+
+/** What a plan of a version is called, and what is stored of it: not needed where this thread has read it before. */
+export interface PlanRef {
+  readonly key: string;
+  readonly stored?: Stored;
+}
+/** The thread does not know these plans: the task is to be given again with what is stored of them. */
+export interface Missing {
+  readonly missing: readonly string[];
+}
+
+export interface ChangeTask {
+  readonly body: Uint8Array;
+  /** The plan the change was made from, and the newest there is. */
+  readonly from: PlanRef;
+  readonly now: PlanRef;
+  /** What the outcome will be called once it is stored. */
+  readonly next: string;
+  /** It is to be stored whole. */
+  readonly whole: boolean;
+}
+
+/** Reads a change from a request and puts it on top of the newest plan. */
+export function judgeChange({ body, from, now, next, whole }: ChangeTask): Judged | Refused | Missing {
+  const missing = [from, now].filter((ref) => !ref.stored && !known.has(ref.key)).map(({ key }) => key);
+  if (missing.length > 0) return { missing };
+  const patch = jsonOf(body);
+  if (patch === undefined) return NOT_JSON;
+  const [base, newest] = [planOf(from), planOf(now)];
+  if (!base.ok || !newest.ok) return { ok: false, code: 'whole', message: SEND_WHOLE };
+  const mine = readPatch(base.plan, patch);
+  if (!mine.ok) return { ok: false, code: 'bad-plan', message: mine.reason };
+  const { plan, overruled, impossible } =
+    from.key === now.key
+      ? { plan: mine.plan, overruled: [], impossible: false }
+      : mergePlans(base.plan, mine.plan, newest.plan, repaired);
+  if (impossible)
+    return { ok: false, code: 'apart', message: 'This job was changed elsewhere in a way that does not fit yours.' };
+  known.set(next, plan);
+  const done = JSON.stringify(patchOf(changeBetween(newest.plan, plan)));
+  return { ...judged(plan, overruled), patch: done, whole: whole ? JSON.stringify(plan) : null };
+}
+
+/** The plan of a version as one text, of this version of the document; or why it can’t be read. */
+export function openPlan(ref: PlanRef): { ok: true; whole: string } | Refused | Missing {
+  if (!ref.stored && !known.has(ref.key)) return { missing: [ref.key] };
+  const read = planOf(ref);
+  return read.ok
+    ? { ok: true, whole: JSON.stringify(read.plan) }
+    : { ok: false, code: 'bad-plan', message: read.reason };
+}
+
+export const SEND_WHOLE = 'The server does not have the plan this change was made from. Send the whole plan.';
+
+const repaired = (plan: Plan, before: Plan): Plan | null =>
+  repairPlan(plan, before, `m${crypto.randomUUID().slice(0, 8)}`)?.plan ?? null;
+
+function planOf({ key, stored }: PlanRef): PlanRead {
+  const plan = known.get(key);
+  if (plan) return { ok: true, plan };
+  const { whole, patches } = stored!;
+  const read = readPlan(patches.reduce((made, patch) => withPatch(made, JSON.parse(patch)), JSON.parse(whole) as Plan));
+  if (read.ok) known.set(key, read.plan);
+  return read;
+}
+
+function judged(plan: Plan, overruled: readonly string[] = []): Judged {
+  const { name, address, units } = plan.job;
+  const columns = { name, address, units, ...jobTotals(plan), schemaVersion: plan.schema };
+  return { ok: true, columns, overruled, whole: null, patch: null };
+}
+
+const NOT_JSON: Refused = { ok: false, code: 'bad-request', message: 'The request is not valid JSON.' };
+
+function jsonOf(body: Uint8Array): unknown {
+  try {
+    return JSON.parse(new TextDecoder().decode(body));
+  } catch {
+    return undefined;
+  }
+}
