@@ -25,6 +25,9 @@ const app = createApp({
 });
 
 const server = app.listen(Number(PORT), HOST, () => log.info(`listening on port ${PORT}`));
+// a phone in a cellar is slow, but not for ever
+server.requestTimeout = 180_000;
+server.headersTimeout = 15_000;
 server.on('error', (error: NodeJS.ErrnoException) => {
   log.fatal(error.code === 'EADDRINUSE' ? `Port ${PORT} is taken. Choose another: PORT=4181 bin/start` : error.message);
   process.exit(1);

@@ -3,7 +3,7 @@ import { pino } from 'pino';
 import { Client } from 'pg';
 import type { DataSource } from 'typeorm';
 import { openDatabase } from '../src/database/database';
-import { createApp } from '../src/http/app';
+import { type AppOptions, createApp } from '../src/http/app';
 import { PlanWork } from '../src/plan-work/pool';
 
 export interface TestService {
@@ -15,7 +15,7 @@ export interface TestService {
 }
 
 /** The service over a database of its own in the test cluster. */
-export async function startService(name: string): Promise<TestService> {
+export async function startService(name: string, options: Partial<AppOptions> = {}): Promise<TestService> {
   const admin = process.env['TEST_DATABASE_URL'];
   if (!admin) throw new Error('TEST_DATABASE_URL is not set. Run the tests with bin/test.');
   const client = new Client({ connectionString: admin });
@@ -26,7 +26,7 @@ export async function startService(name: string): Promise<TestService> {
   const url = admin.replace(/\/[^/]*$/, `/${name}`);
   const database = await openDatabase(url);
   const plans = new PlanWork();
-  const app = createApp({ database, plans, log: pino({ level: 'silent' }) });
+  const app = createApp({ database, plans, log: pino({ level: 'silent' }), ...options });
   return {
     database,
     plans,

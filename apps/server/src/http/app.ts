@@ -14,7 +14,7 @@ import { keptTypesRoutes } from '../opening-types/kept-types.routes';
 import { picturesRoutes } from '../pictures/pictures.routes';
 import type { PlanWork } from '../plan-work/pool';
 import { DEFAULT_WORKSPACE } from '../workspaces/workspace.entity';
-import { HttpError, answerErrors, noSuchPage } from './errors';
+import { HttpError, answerErrors, loggedError, noSuchPage } from './errors';
 import { openApiDocument } from './openapi';
 import { wellBeing } from './well-being';
 
@@ -34,7 +34,13 @@ export interface AppOptions {
 export function createApp({ database, plans, log, client, clientOrigin, mostRequests = 1200 }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(pinoHttp({ logger: log, autoLogging: { ignore: (request) => !request.url?.startsWith('/api') } }));
+  app.use(
+    pinoHttp({
+      logger: log,
+      autoLogging: { ignore: (request) => !request.url?.startsWith('/api') },
+      serializers: { err: loggedError },
+    }),
+  );
   app.use(helmet({ contentSecurityPolicy: { directives: CONTENT }, strictTransportSecurity: false }));
   app.use(compression());
 

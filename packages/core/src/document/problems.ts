@@ -37,9 +37,7 @@ export function problemsOf(plan: Plan): string[] {
 /** Of what there is more than one plan can have, in words; null when there is not. */
 export function tooMany(plan: Plan): string | null {
   const name = COLLECTIONS.find((each) => Object.keys(plan[each]).length > MOST[each]);
-  return name
-    ? `There is too much in this job: it can have ${MOST[name]} of each thing at most (${SINGULAR[name]}).`
-    : null;
+  return name ? `A job can have ${MOST[name]} ${PLURAL[name]} at most.` : null;
 }
 
 /** What points at what is not there. Quick: it looks at no geometry but the length of walls. */
