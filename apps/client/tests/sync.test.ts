@@ -14,7 +14,8 @@ const box = (plan: Plan, x: number, seed: string): Plan => {
   if (!result.ok) throw new Error(result.reason);
   return result.plan;
 };
-const at = '2026-05-04T10:00:00.000Z';
+const touched = '2026-05-04T10:00:00.000Z';
+const at = (version: number) => ({ version, mark: `mark-${version}` });
 
 beforeEach(async () => {
   await device.jobs.clear();
@@ -34,9 +35,9 @@ test('what was done while a save was on its way goes on waiting', async () => {
   const id = await newOnDevice(plan);
   const sent = (await device.jobs.get(id))!;
   await saveOnDevice(id, plan, box(plan, 0, 'a'));
-  await markSent(id, sent, 1);
+  await markSent(id, sent, at(1));
   expect(await device.jobs.get(id)).toMatchObject({ waiting: 1, version: 1 });
-  await markSent(id, (await device.jobs.get(id))!, 2);
+  await markSent(id, (await device.jobs.get(id))!, at(2));
   expect(await device.jobs.get(id)).toMatchObject({ waiting: 0, version: 2 });
 });
 
@@ -51,10 +52,10 @@ test('two tabs that write from the same plan keep both edits', async () => {
 test('rooms drawn in the same place on two devices come together as a sound plan', async () => {
   const plan = newPlan({ name: 'Barn' });
   const id = await newOnDevice(plan);
-  await markSent(id, (await device.jobs.get(id))!, 1);
+  await markSent(id, (await device.jobs.get(id))!, at(1));
   await saveOnDevice(id, plan, box(plan, 0, 'mine'));
-  const result = await takeIn(id, { plan: box(plan, 1500, 'theirs'), version: 2, touched: at });
-  expect(result).toEqual({ changed: true, setAside: false });
+  const result = await takeIn(id, { plan: box(plan, 1500, 'theirs'), ...at(2), touched });
+  expect(result).toEqual({ changed: true, setAside: false, overruled: [] });
   const job = (await device.jobs.get(id))!;
   expect(job).toMatchObject({ waiting: 1, version: 2 });
   expect(Object.keys(job.plan.rooms).length).toBeGreaterThanOrEqual(2);
@@ -63,9 +64,9 @@ test('rooms drawn in the same place on two devices come together as a sound plan
 test('the same field changed on both sides: mine holds; other fields of theirs come in', async () => {
   const plan = newPlan({ name: 'Barn' });
   const id = await newOnDevice(plan);
-  await markSent(id, (await device.jobs.get(id))!, 1);
+  await markSent(id, (await device.jobs.get(id))!, at(1));
   await saveOnDevice(id, plan, named(plan, 'Mine'));
-  await takeIn(id, { plan: box(named(plan, 'Theirs'), 0, 't'), version: 2, touched: at });
+  await takeIn(id, { plan: box(named(plan, 'Theirs'), 0, 't'), ...at(2), touched });
   const { plan: now } = (await device.jobs.get(id))!;
   expect(now.job.name).toBe('Mine');
   expect(Object.keys(now.rooms)).toHaveLength(1);
@@ -73,12 +74,13 @@ test('the same field changed on both sides: mine holds; other fields of theirs c
 
 test('what the server has is taken as it is when nothing waits here', async () => {
   const plan = newPlan({ name: 'Barn' });
-  await takeIn('barn', { plan, version: 3, touched: at });
-  expect(await takeIn('barn', { plan: named(plan, 'Old'), version: 2, touched: at })).toEqual({
+  await takeIn('barn', { plan, ...at(3), touched });
+  expect(await takeIn('barn', { plan: named(plan, 'Old'), ...at(2), touched })).toEqual({
     changed: false,
     setAside: false,
+    overruled: [],
   });
-  await takeIn('barn', { plan: named(plan, 'Newer'), version: 4, touched: at });
+  await takeIn('barn', { plan: named(plan, 'Newer'), ...at(4), touched });
   expect(await device.jobs.get('barn')).toMatchObject({ waiting: 0, version: 4, plan: { job: { name: 'Newer' } } });
 });
 
@@ -86,13 +88,13 @@ test('a plan that an earlier version left on the device is brought up to date, a
   const plan = box(newPlan({ name: 'Barn' }), 0, 'a');
   const { types: _, gaps: __, ...rest } = plan;
   const old = { ...rest, schema: 5 } as unknown as Plan;
-  await device.jobs.add({ id: 'old-job', plan: old, base: old, version: 3, revision: 4, waiting: 0, touched: at });
+  await device.jobs.add({ id: 'old-job', plan: old, base: old, ...at(3), line: [], revision: 4, waiting: 0, touched });
   const job = (await device.jobs.get('old-job'))!;
   expect(job.plan).toEqual(plan);
   expect(await jobsOnDevice()).toMatchObject([{ name: 'Barn', rooms: 1 }]);
   await saveOnDevice('old-job', job.plan, named(job.plan, 'Byre'));
-  const theirs = { plan: box(plan, 6000, 'b'), version: 4, touched: at };
-  expect(await takeIn('old-job', theirs)).toEqual({ changed: true, setAside: false });
+  const theirs = { plan: box(plan, 6000, 'b'), ...at(4), touched };
+  expect(await takeIn('old-job', theirs)).toEqual({ changed: true, setAside: false, overruled: [] });
   expect((await device.jobs.get('old-job'))!.plan).toMatchObject({ job: { name: 'Byre' }, schema: plan.schema });
 });
 
@@ -150,11 +152,11 @@ describe('pictures', () => {
   test('one that was brought in is on the device, goes up when it can, and then waits no longer', async () => {
     await keepPicture('pic-1', picture);
     globalThis.fetch = () => Promise.reject(new TypeError('no signal'));
-    await expect(sendPictures()).rejects.toThrow(Offline);
+    await expect(sendPictures(['pic-1'])).rejects.toThrow(Offline);
     expect(await device.pictures.get('pic-1')).toMatchObject({ waiting: 1 });
     expect(await pictureOf('pic-1')).toEqual(picture);
     globalThis.fetch = () => answer(201, { id: 'pic-1' });
-    expect(await sendPictures()).toBeNull();
+    expect(await sendPictures(['bad-1', 'good', 'pic-1'])).toBeNull();
     expect(await device.pictures.get('pic-1')).toMatchObject({ waiting: 0 });
   });
 
@@ -165,7 +167,7 @@ describe('pictures', () => {
       String(url).includes('bad-1')
         ? answer(422, { error: { code: 'bad-picture', message: 'This picture is broken.' } })
         : answer(201, {});
-    expect(await sendPictures()).toBe('This picture is broken.');
+    expect(await sendPictures(['bad-1', 'good', 'pic-1'])).toBe('This picture is broken.');
     expect(await device.pictures.get('good')).toMatchObject({ waiting: 0 });
     expect(await device.pictures.get('bad-1')).toMatchObject({ waiting: 1 });
   });

@@ -1,13 +1,16 @@
 import {
+  type ErrorCode,
   type JobSummary,
   type KeptType,
   type StoredPlan,
+  type Version,
   type Written,
   errorSchema,
   jobListSchema,
+  versionSchema,
   writtenSchema,
 } from '@velvet-tape/contract';
-import { type Plan, readPlan } from '@velvet-tape/core';
+import { type Plan, type PlanPatch, readPlan } from '@velvet-tape/core';
 
 const ORIGIN = process.env.EXPO_PUBLIC_API ?? '';
 /** Longer than this counts as no connection, ms. */
@@ -17,13 +20,14 @@ const PATIENCE_FOR_PICTURES = 180_000;
 
 /** The server can't be reached; the work goes on on the device. */
 export class Offline extends Error {}
-/** Someone else saved first. */
-export class Stale extends Error {}
-/** The server understood and said no; trying again will not help. */
+/** The server is there and could not do it; it is tried again, ever less often. */
+export class Broken extends Error {}
+/** The server understood and said no; trying the same again will not help. */
 export class Refused extends Error {
   constructor(
     message: string,
     readonly status: number,
+    readonly code: ErrorCode,
   ) {
     super(message);
   }
@@ -40,33 +44,43 @@ async function call(path: string, init: RequestInit = {}, patience = PATIENCE): 
   if (response.ok) return body;
   const read = errorSchema.safeParse(body);
   // an answer in another shape comes from something in between, or from a server that is starting or stopping
-  if (!read.success || response.status >= 500 || response.status === 429)
-    throw new Offline('The server is not answering.');
-  if (response.status === 409) throw new Stale(read.data.error.message);
-  throw new Refused(read.data.error.message, response.status);
+  if (!read.success) throw new Offline('The server is not answering.');
+  const { message, code } = read.data.error;
+  if (response.status >= 500 || response.status === 429) throw new Broken(message);
+  throw new Refused(message, response.status, code);
 }
 
-export const listJobs = async (): Promise<JobSummary[]> => jobListSchema.parse(await call('/jobs')).jobs;
+/** A page of the list of jobs. */
+export const listJobs = async (after: string | null = null): Promise<{ jobs: JobSummary[]; next: string | null }> =>
+  jobListSchema.parse(await call(`/jobs${after === null ? '' : `?after=${encodeURIComponent(after)}`}`));
 
 /** The job as the server has it; or, when that can't be read, as it was when it last could. */
 export async function fetchPlan(id: string, as: 'plan' | 'readable' = 'plan'): Promise<StoredPlan & { plan: Plan }> {
   const stored = (await call(`/jobs/${encodeURIComponent(id)}/${as}`)) as StoredPlan;
   const read = readPlan(stored.plan);
-  if (!read.ok) throw new Refused(read.reason, 422);
+  if (!read.ok) throw new Refused(read.reason, 422, 'bad-plan');
   return { ...stored, plan: read.plan };
 }
 
-export async function fetchVersion(id: string): Promise<number> {
-  return Number(((await call(`/jobs/${encodeURIComponent(id)}/version`)) as { version: number }).version);
+export const fetchVersion = async (id: string): Promise<Version> =>
+  versionSchema.parse(await call(`/jobs/${encodeURIComponent(id)}/version`));
+
+const asJson = (method: string, body: unknown): RequestInit => ({
+  method,
+  headers: { 'Content-Type': 'application/json' },
+  body: JSON.stringify(body),
+});
+
+/** The whole plan, in the place of the version it was made from; null: it is a new job. */
+export async function sendPlan(id: string, from: Version | null, plan: Plan): Promise<Written> {
+  const body = { version: from?.version ?? 0, ...(from && { mark: from.mark }), plan };
+  return writtenSchema.parse(await call(`/jobs/${encodeURIComponent(id)}/plan`, asJson('PUT', body)));
 }
 
-export async function sendPlan(id: string, version: number, plan: Plan): Promise<Written> {
-  const init = {
-    method: 'PUT',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify({ version, plan }),
-  };
-  return writtenSchema.parse(await call(`/jobs/${encodeURIComponent(id)}/plan`, init));
+/** What was changed in the plan of a version. */
+export async function sendChange(id: string, { version, mark }: Version, patch: PlanPatch): Promise<Written> {
+  const from = `version=${version}&mark=${encodeURIComponent(mark)}`;
+  return writtenSchema.parse(await call(`/jobs/${encodeURIComponent(id)}/plan?${from}`, asJson('PATCH', patch)));
 }
 
 export async function sendPicture(id: string, picture: Blob): Promise<void> {
@@ -84,7 +98,7 @@ export async function fetchPicture(id: string): Promise<Blob> {
   } catch {
     throw new Offline('No connection to the server.');
   }
-  if (response.status === 404) throw new Refused('There is no such picture.', 404);
+  if (response.status === 404) throw new Refused('There is no such picture.', 404, 'not-found');
   if (!response.ok) throw new Offline('The server is not answering.');
   return response.blob();
 }
@@ -92,11 +106,7 @@ export async function fetchPicture(id: string): Promise<Blob> {
 export const listKeptTypes = (): Promise<unknown> => call('/opening-types');
 
 export async function keepType({ id, name, spec }: KeptType): Promise<void> {
-  await call(`/opening-types/${encodeURIComponent(id)}`, {
-    method: 'PUT',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify({ name, spec }),
-  });
+  await call(`/opening-types/${encodeURIComponent(id)}`, asJson('PUT', { name, spec }));
 }
 
 export async function forgetType(id: string): Promise<void> {

@@ -1,5 +1,6 @@
-import type { JobSummary, KeptType } from '@velvet-tape/contract';
+import type { JobSummary, KeptType, Version } from '@velvet-tape/contract';
 import {
+  type Merge,
   type Plan,
   SCHEMA_VERSION,
   changeBetween,
@@ -8,6 +9,7 @@ import {
   mergePlans,
   readPlan,
   repairPlan,
+  shortened,
 } from '@velvet-tape/core';
 import { Dexie, type EntityTable } from 'dexie';
 import { randomSeed } from '../store/seed';
@@ -19,6 +21,10 @@ export interface DeviceJob {
   /** The plan as the server had it at `version`; null before it was ever there. */
   readonly base: Plan | null;
   readonly version: number;
+  /** The mark of that version; null before it was ever there, and of jobs that came here before versions had marks. */
+  readonly mark: string | null;
+  /** Marks of the versions this plan came from, the last first: a server put back to one of them has an older state of the same. */
+  readonly line: readonly string[];
   /** Grows with every write on this device, by whichever tab. */
   readonly revision: number;
   /** There is something the server has not got yet: 1 or 0, as IndexedDB indexes no booleans. */
@@ -38,6 +44,19 @@ export interface DevicePicture {
   readonly id: string;
   readonly blob: Blob;
   readonly waiting: 0 | 1;
+  /** Why the server will not have it: it is not sent again by itself. */
+  readonly refused?: string;
+}
+
+/** What keeps a job from being saved on the server, and whether anybody but a person can do something about it. */
+export interface Trouble {
+  /** The job. */
+  readonly id: string;
+  /** `refused`: the server said no to this plan; `lost`: it has no such job any more; `broken`: it could not, and is asked again. */
+  readonly what: 'refused' | 'lost' | 'broken';
+  readonly message: string;
+  /** Of the plan that was refused: another one is tried. */
+  readonly revision: number;
 }
 
 const planUpToDate = (plan: Plan): Plan => {
@@ -58,12 +77,16 @@ class DeviceDatabase extends Dexie {
   listing!: EntityTable<JobSummary, 'id'>;
   keptTypes!: EntityTable<DeviceType, 'id'>;
   pictures!: EntityTable<DevicePicture, 'id'>;
+  trouble!: EntityTable<Trouble, 'id'>;
 
   constructor() {
     super('velvet-tape');
     this.version(1).stores({ jobs: 'id, waiting', listing: 'id' });
     this.version(2).stores({ keptTypes: 'id, waiting' });
     this.version(3).stores({ pictures: 'id, waiting' });
+    this.version(4)
+      .stores({ trouble: 'id' })
+      .upgrade((transaction) => transaction.table('jobs').toCollection().modify({ mark: null, line: [] }));
     // what an earlier version of the application left here is brought up to date whenever it is looked at
     this.jobs.hook('reading', upToDate);
   }
@@ -73,22 +96,43 @@ export const device = new DeviceDatabase();
 
 const same = (a: Plan, b: Plan): boolean => isNothing(changeBetween(a, b));
 
-/** Mine on top of theirs. When the two can't be one plan, mine is set aside as a job of its own, so that nothing is lost. */
-async function merged(base: Plan, mine: Plan, theirs: Plan): Promise<{ plan: Plan; setAside: boolean }> {
-  const merge = mergePlans(base, mine, theirs, (plan, before) => repairPlan(plan, before, randomSeed())?.plan ?? null);
-  if (!merge.impossible) return { plan: merge.plan, setAside: false };
-  const copy = { ...mine, job: { ...mine.job, name: `${mine.job.name} (from this device)`.slice(0, 120) } };
-  await device.jobs.add({
-    id: randomSeed(),
-    plan: copy,
-    base: null,
-    version: 0,
-    revision: 1,
-    waiting: 1,
-    touched: new Date().toISOString(),
-  });
-  return { plan: merge.plan, setAside: true };
+const now = () => new Date().toISOString();
+
+/** What a merge came to: the plan, what mine overruled in words, and whether mine had to be kept apart. */
+interface Outcome {
+  readonly plan: Plan;
+  readonly overruled: readonly string[];
+  readonly setAside: boolean;
 }
+
+/** Mine on top of theirs. */
+export const onTopOf = (base: Plan, mine: Plan, theirs: Plan): Merge =>
+  mergePlans(base, mine, theirs, (plan, before) => repairPlan(plan, before, randomSeed())?.plan ?? null);
+
+/** Mine on top of theirs. When the two can't be one plan, mine is set aside as a job of its own, so that nothing is lost. */
+async function broughtTogether(base: Plan, mine: Plan, theirs: Plan): Promise<Outcome> {
+  const merge = onTopOf(base, mine, theirs);
+  if (merge.impossible) await setAside(mine);
+  return { plan: merge.plan, overruled: merge.overruled, setAside: merge.impossible };
+}
+
+const LONGEST_NAME = 120;
+const FROM_HERE = ' (from this device)';
+
+/** A plan that can't be what its job is any more becomes a job of its own. */
+export async function setAside(plan: Plan): Promise<string> {
+  const name = shortened(plan.job.name, LONGEST_NAME - FROM_HERE.length) + FROM_HERE;
+  return newOnDevice({ ...plan, job: { ...plan.job, name } });
+}
+
+/** A new job, on the device first. */
+export async function newOnDevice(plan: Plan): Promise<string> {
+  const id = randomSeed();
+  await device.jobs.add({ ...NEW, id, plan, waiting: 1, touched: now() });
+  return id;
+}
+
+const NEW = { base: null, version: 0, mark: null, line: [], revision: 1 } as const;
 
 /**
  * Writes a plan that a tab made from `seen`, what it last knew this device to have. When another tab has written
@@ -98,85 +142,84 @@ export async function saveOnDevice(id: string, seen: Plan, plan: Plan): Promise<
   return device.transaction('rw', device.jobs, async () => {
     const job = await device.jobs.get(id);
     if (!job) throw new Error('This job is no longer on the device.');
-    const result = same(seen, job.plan) ? plan : (await merged(seen, plan, job.plan)).plan;
-    const next: DeviceJob = {
-      ...job,
-      plan: result,
-      revision: job.revision + 1,
-      waiting: 1,
-      touched: new Date().toISOString(),
-    };
+    const result = same(seen, job.plan) ? plan : (await broughtTogether(seen, plan, job.plan)).plan;
+    const next: DeviceJob = { ...job, plan: result, revision: job.revision + 1, waiting: 1, touched: now() };
     await device.jobs.put(next);
     return next;
   });
 }
 
-/** A new job, on the device first. */
-export async function newOnDevice(plan: Plan): Promise<string> {
-  const id = randomSeed();
-  await device.jobs.add({
-    id,
-    plan,
-    base: null,
-    version: 0,
-    revision: 1,
-    waiting: 1,
-    touched: new Date().toISOString(),
-  });
-  return id;
-}
+/** So far back a server that was put to an older state is known again. */
+const LONGEST_LINE = 100;
+const further = (job: Pick<DeviceJob, 'line'>, mark: string) => ({
+  mark,
+  line: [mark, ...job.line.filter((each) => each !== mark)].slice(0, LONGEST_LINE),
+});
 
-/** The server took `sent`; what was done meanwhile goes on waiting. */
-export async function markSent(id: string, sent: DeviceJob, version: number): Promise<void> {
+/** The server took `sent` as it was; what was done meanwhile goes on waiting. */
+export async function markSent(id: string, sent: DeviceJob, { version, mark }: Version): Promise<void> {
   await device.transaction('rw', device.jobs, async () => {
     const job = await device.jobs.get(id);
     if (!job) return;
-    await device.jobs.put({ ...job, base: sent.plan, version, waiting: job.revision === sent.revision ? 0 : 1 });
+    const waiting = job.revision === sent.revision ? 0 : 1;
+    await device.jobs.put({ ...job, ...further(job, mark), base: sent.plan, version, waiting });
   });
 }
 
-/** The server has `theirs`: it is taken in under what this device still has waiting. True when the plan on the device changed. */
 /** In the place of a plan that can't be read: one that can, to be saved on top of what the server has. */
-export async function putReadable(id: string, { plan, version }: { plan: Plan; version: number }): Promise<void> {
+export async function putReadable(id: string, { plan, version, mark }: Theirs): Promise<void> {
   await device.transaction('rw', device.jobs, async () => {
-    const revision = 1 + ((await device.jobs.get(id))?.revision ?? 0);
-    await device.jobs.put({ id, plan, base: plan, version, revision, waiting: 1, touched: new Date().toISOString() });
+    const old = await device.jobs.get(id);
+    const revision = 1 + (old?.revision ?? 0);
+    const line = further(old ?? NEW, mark);
+    await device.jobs.put({ id, plan, base: plan, version, ...line, revision, waiting: 1, touched: now() });
   });
 }
 
+/** A plan as the server has it. */
+export type Theirs = Version & { readonly plan: Plan; readonly touched: string };
+
+/**
+ * The server has `theirs`: it is taken in under what this device still has waiting. `sent` is what of that the server has taken in there itself.
+ * `changed` when the plan on the device did. A version older than the device has is only taken in where that is meant.
+ */
 export async function takeIn(
   id: string,
-  theirs: { plan: Plan; version: number; touched: string },
-): Promise<{ changed: boolean; setAside: boolean }> {
+  theirs: Theirs,
+  { sent, older = false }: { sent?: Plan; older?: boolean } = {},
+): Promise<{ changed: boolean; setAside: boolean; overruled: readonly string[] }> {
   return device.transaction('rw', device.jobs, async () => {
+    const { plan, version, mark, touched } = theirs;
     const job = await device.jobs.get(id);
     if (!job) {
-      await device.jobs.add({
-        id,
-        plan: theirs.plan,
-        base: theirs.plan,
-        version: theirs.version,
-        revision: 1,
-        waiting: 0,
-        touched: theirs.touched,
-      });
-      return { changed: true, setAside: false };
+      await device.jobs.add({ ...NEW, id, plan, base: plan, version, ...further(NEW, mark), waiting: 0, touched });
+      return { changed: true, setAside: false, overruled: [] };
     }
-    if (job.version >= theirs.version) return { changed: false, setAside: false };
-    const result = job.waiting
-      ? await merged(job.base ?? theirs.plan, job.plan, theirs.plan)
-      : { plan: theirs.plan, setAside: false };
+    if (job.version >= version && !older) return { changed: false, setAside: false, overruled: [] };
+    const base = sent ?? job.base ?? plan;
+    const result = job.waiting ? await broughtTogether(base, job.plan, plan) : { plan, setAside: false, overruled: [] };
     const changed = !same(result.plan, job.plan);
     await device.jobs.put({
       ...job,
+      ...further(job, mark),
       plan: result.plan,
-      base: theirs.plan,
-      version: theirs.version,
+      base: plan,
+      version,
       revision: changed ? job.revision + 1 : job.revision,
-      waiting: same(result.plan, theirs.plan) ? 0 : 1,
-      touched: changed ? theirs.touched : job.touched,
+      waiting: same(result.plan, plan) ? 0 : 1,
+      touched: changed ? touched : job.touched,
     });
-    return { changed, setAside: result.setAside };
+    return { changed, setAside: result.setAside, overruled: result.overruled };
+  });
+}
+
+/** What this device has is to be saved anew on top of a version it did not come from by itself; null: as a job the server does not have. */
+export async function saveAnew(id: string, on: Version | null, base: Plan | null): Promise<void> {
+  await device.transaction('rw', device.jobs, async () => {
+    const job = await device.jobs.get(id);
+    if (!job) return;
+    const { version, mark } = on ?? { version: 0, mark: null };
+    await device.jobs.put({ ...job, version, mark, base, waiting: 1, revision: job.revision + 1 });
   });
 }
 

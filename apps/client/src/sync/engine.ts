@@ -1,52 +1,102 @@
-import { Offline, Refused, Stale, fetchPlan, fetchVersion, listJobs, sendPlan } from './api';
-import { device, jobsOnDevice, markSent, putReadable, takeIn } from './device';
-import { sendPictures } from './pictures';
+import type { JobSummary } from '@velvet-tape/contract';
+import { Broken, Offline, Refused, fetchPlan, listJobs } from './api';
+import { backOff } from './back-off';
+import { type Trouble, device, jobsOnDevice, putReadable, saveAnew, takeIn } from './device';
+import { whenLeading } from './leading';
+import { type Sent, lookAt, sendJob } from './send-job';
 
 export type SyncState = 'saved' | 'saving' | 'offline' | 'refused';
 
 export interface SyncEvents {
-  state(state: SyncState, message?: string): void;
+  /** How the job that is looked at stands, and what is wrong with it. */
+  state(state: SyncState, trouble: Trouble | null): void;
   /** The plan of this job on the device was changed by someone else: another tab, another device. */
   changed(id: string): void;
-  /** My changes could not be put on top of theirs; they are kept as a job of their own. */
-  setAside(): void;
+  /** What has to be said of a job, in words. */
+  says(id: string, words: string): void;
 }
 
-/** How often the server is asked whether it has something newer, and is tried again when it is away, ms. */
+/** What a tab wants of the one that leads. */
+interface Wish {
+  readonly kind: 'wrote' | 'look' | 'again';
+  readonly id: string;
+}
+
+/** What tabs tell each other. */
+type Message =
+  | Wish
+  | { readonly kind: 'changed'; readonly id: string }
+  | { readonly kind: 'says'; readonly id: string; readonly words: string }
+  | { readonly kind: 'online'; readonly online: boolean };
+
+/** How often the server is asked whether it has something newer of the job that is looked at, ms. */
 const LOOK_AGAIN = 4_000;
+/** A tab that looks at a job says so at least so often, ms. */
+const LOOKS = 20_000;
 
 /**
- * Brings what waits on the device to the server and takes in what is newer there, one thing at a time, in the
- * background. Tabs tell each other over a channel.
+ * Brings what waits on the device to the server and takes in what is newer there: job by job, one thing at a time, in the background, in one tab of the
+ * browser. What is wrong with one job holds no other up, and is kept with the job.
  */
 export class SyncEngine {
   private readonly channel = new BroadcastChannel('velvet-tape');
+  private leading = false;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private running: Promise<void> | null = null;
   private again = false;
   private open: string | null = null;
+  /** The jobs that are looked at in some tab, and until when that is believed. */
+  private readonly looked = new Map<string, number>();
+  private online = true;
+  /** How often in a row the server could not be reached. */
+  private failures = 0;
+  /** The same for jobs it could not save; and when each is tried again. */
+  private readonly broken = new Map<string, { times: number; next: number }>();
 
   constructor(private readonly events: SyncEvents) {
-    this.channel.onmessage = (message: MessageEvent<string>) => events.changed(message.data);
-    globalThis.addEventListener?.('online', () => this.soon(0));
-    globalThis.document?.addEventListener('visibilitychange', () => this.soon(0));
-    this.soon(0);
+    this.channel.onmessage = (message: MessageEvent<Message>) => this.heard(message.data);
+    globalThis.addEventListener?.('online', () => this.hurry());
+    globalThis.document?.addEventListener('visibilitychange', () => {
+      this.look();
+      this.hurry();
+    });
+    setInterval(() => this.look(), LOOKS);
+    whenLeading(() => {
+      this.leading = true;
+      this.soon(0);
+    });
   }
 
   /** The job that is looked at: it is kept up to date with the server. */
   watch(id: string | null): void {
     this.open = id;
-    if (id) this.soon(0);
+    this.look();
+    void this.tellState();
   }
 
   /** Something was written on the device. */
   wrote(id: string): void {
-    this.channel.postMessage(id);
-    this.events.state('saving');
-    this.soon(300);
+    this.tell({ kind: 'wrote', id });
+    void this.tellState();
   }
 
-  /** Gets a job that is not on the device yet. Throws `Offline` or `Refused`. */
+  /** What was refused is tried once more. */
+  async tryAgain(id: string): Promise<void> {
+    await device.trouble.delete(id);
+    const job = await device.jobs.get(id);
+    const pictures = Object.values(job?.plan.underlays ?? {}).map(({ picture }) => picture);
+    await device.pictures.where('id').anyOf(pictures).modify({ refused: undefined });
+    this.tell({ kind: 'again', id });
+    void this.tellState();
+  }
+
+  /** A job that the server does not have any more is put there once more, as this device has it. */
+  async putBack(id: string): Promise<void> {
+    await saveAnew(id, null, null);
+    await this.tryAgain(id);
+  }
+
+  /** Gets a job that is not on the device yet. Throws `Offline`, `Broken` or `Refused`. */
   async fetch(id: string): Promise<void> {
     await takeIn(id, await fetchPlan(id));
   }
@@ -56,9 +106,42 @@ export class SyncEngine {
     await putReadable(id, await fetchPlan(id, 'readable'));
   }
 
+  private tell(message: Message): void {
+    this.channel.postMessage(message);
+    if (message.kind === 'wrote' || message.kind === 'look' || message.kind === 'again') this.toDo(message);
+  }
+
+  private heard(message: Message): void {
+    if (message.kind === 'changed' || message.kind === 'wrote') this.events.changed(message.id);
+    if (message.kind === 'says') this.events.says(message.id, message.words);
+    if (message.kind === 'online') this.online = message.online;
+    if (message.kind === 'wrote' || message.kind === 'look' || message.kind === 'again') this.toDo(message);
+    void this.tellState();
+  }
+
+  /** What the leading tab makes of it. */
+  private toDo({ kind, id }: Wish): void {
+    if (kind === 'look') this.looked.set(id, Date.now() + 2 * LOOKS);
+    if (kind === 'again') this.broken.delete(id);
+    this.soon(kind === 'wrote' ? 300 : 0);
+  }
+
+  private look(): void {
+    if (this.open !== null && globalThis.document?.visibilityState !== 'hidden')
+      this.tell({ kind: 'look', id: this.open });
+  }
+
+  private hurry(): void {
+    this.failures = 0;
+    this.soon(0);
+  }
+
   private soon(wait: number): void {
+    if (!this.leading) return;
+    // what could not be reached is not asked again at once because something was written
+    const rest = this.failures > 0 ? Math.max(wait, backOff(this.failures)) : wait;
     clearTimeout(this.timer);
-    this.timer = setTimeout(() => this.run(), wait);
+    this.timer = setTimeout(() => this.run(), rest);
   }
 
   private run(): void {
@@ -75,63 +158,119 @@ export class SyncEngine {
 
   private async round(): Promise<void> {
     try {
-      // a plan never comes to the server before the pictures under it
-      const refused = await sendPictures();
-      const waiting = await device.jobs.where('waiting').equals(1).primaryKeys();
-      for (const id of waiting) await this.send(id);
-      if (this.open && globalThis.document?.visibilityState !== 'hidden') await this.look(this.open);
-      const still = await device.jobs.where('waiting').equals(1).count();
-      if (refused !== null && still === 0) this.events.state('refused', refused);
-      else this.events.state(still > 0 ? 'saving' : 'saved');
-      if (still > 0) this.again = true;
-    } catch (error) {
-      if (error instanceof Offline) this.events.state('offline');
-      else if (error instanceof Refused) this.events.state('refused', error.message);
-      else throw error;
-    }
-  }
-
-  private async send(id: string): Promise<void> {
-    for (;;) {
-      const job = await device.jobs.get(id);
-      if (!job?.waiting) return;
-      try {
-        const { version } = await sendPlan(id, job.version, job.plan);
-        await markSent(id, job, version);
-        return;
-      } catch (error) {
-        if (!(error instanceof Stale)) throw error;
-        await this.takeNewer(id);
+      await this.sendAll();
+      for (const [id, until] of this.looked) {
+        if (until < Date.now()) this.looked.delete(id);
+        else if (!(await device.trouble.get(id))) await this.doing(id, () => lookAt(id));
       }
+      this.reached(true);
+    } catch (error) {
+      if (!(error instanceof Offline)) throw error;
+      this.reached(false);
+    }
+    await this.tellState();
+  }
+
+  private async sendAll(): Promise<void> {
+    for (const id of await device.jobs.where('waiting').equals(1).primaryKeys()) {
+      const job = await device.jobs.get(id);
+      const trouble = await device.trouble.get(id);
+      if (trouble?.what === 'lost') continue;
+      if (trouble?.what === 'refused' && trouble.revision === job?.revision) continue;
+      if ((this.broken.get(id)?.next ?? 0) > Date.now()) continue;
+      await this.doing(id, () => sendJob(id));
     }
   }
 
-  private async look(id: string): Promise<void> {
-    const job = await device.jobs.get(id);
-    if (job && job.version > 0 && (await fetchVersion(id)) > job.version) await this.takeNewer(id);
+  /** Does something for one job. What is wrong with it is kept with it, and stops no other; only no connection does. */
+  private async doing(id: string, work: () => Promise<Sent>): Promise<void> {
+    try {
+      const sent = await work();
+      this.broken.delete(id);
+      if (sent.picture === null) await device.trouble.delete(id);
+      else await this.troubled(id, 'refused', `A picture under the plan was refused: ${sent.picture}`);
+      this.tellOf(id, sent);
+    } catch (error) {
+      if (error instanceof Offline) throw error;
+      if (error instanceof Refused) {
+        if (error.status === 404) await this.troubled(id, 'lost', 'The server does not have this job any more.');
+        else await this.troubled(id, 'refused', error.message);
+        return;
+      }
+      const times = (this.broken.get(id)?.times ?? 0) + 1;
+      this.broken.set(id, { times, next: Date.now() + backOff(times) });
+      await this.troubled(id, 'broken', error instanceof Broken ? error.message : `A fault: ${String(error)}`);
+      if (!(error instanceof Broken)) console.error(error);
+    }
   }
 
-  private async takeNewer(id: string): Promise<void> {
-    const { changed, setAside } = await takeIn(id, await fetchPlan(id));
-    if (setAside) this.events.setAside();
-    if (!changed) return;
-    this.channel.postMessage(id);
-    this.events.changed(id);
+  private async troubled(id: string, what: Trouble['what'], message: string): Promise<void> {
+    const revision = (await device.jobs.get(id))?.revision ?? 0;
+    await device.trouble.put({ id, what, message, revision });
+  }
+
+  private tellOf(id: string, { changed, setAside, overruled, older }: Sent): void {
+    if (changed) {
+      this.tell({ kind: 'changed', id });
+      this.events.changed(id);
+    }
+    const words = [
+      setAside && 'This job was changed elsewhere in a way that does not fit yours. Yours is kept as a job of its own.',
+      older && 'The server had an older state of this job. It has the one of this device again.',
+      overruled.length > 0 && overruledInWords(overruled),
+    ].filter((each) => typeof each === 'string');
+    if (words.length === 0) return;
+    this.tell({ kind: 'says', id, words: words.join(' ') });
+    this.events.says(id, words.join(' '));
+  }
+
+  private reached(online: boolean): void {
+    this.failures = online ? 0 : this.failures + 1;
+    if (online !== this.online) this.tell({ kind: 'online', online });
+    this.online = online;
+  }
+
+  private async tellState(): Promise<void> {
+    const id = this.open;
+    const [job, trouble] = id === null ? [] : await Promise.all([device.jobs.get(id), device.trouble.get(id)]);
+    if (id !== this.open) return;
+    if (trouble && trouble.what !== 'broken') this.events.state('refused', trouble);
+    else if (!this.online) this.events.state('offline', null);
+    else this.events.state(job?.waiting ? 'saving' : 'saved', trouble ?? null);
   }
 }
 
-/** The list of jobs: from the server when it is there, else what the device remembers. */
-export async function currentJobs(): Promise<{ jobs: Awaited<ReturnType<typeof jobsOnDevice>>; offline: boolean }> {
+const SAID = 3;
+export const overruledInWords = (overruled: readonly string[]): string => {
+  const some = overruled.slice(0, SAID).join(', ');
+  const more = overruled.length > SAID ? ` and ${overruled.length - SAID} more` : '';
+  return `Changed here and elsewhere: ${some}${more}. What you did holds.`;
+};
+
+/** The list of jobs, as much of it as was asked for: from the server when it is there, else what the device remembers. */
+export interface JobsFound {
+  readonly jobs: readonly JobSummary[];
+  readonly offline: boolean;
+  /** Where the list goes on; null: this is all of it. */
+  readonly next: string | null;
+  readonly trouble: ReadonlyMap<string, Trouble>;
+}
+
+/** The beginning of the list of jobs, or what comes after. */
+export async function currentJobs(after: string | null = null): Promise<JobsFound> {
   let offline = false;
+  let next: string | null = null;
   try {
-    const lines = await listJobs();
+    const page = await listJobs(after);
+    next = page.next;
     await device.transaction('rw', device.listing, async () => {
-      await device.listing.clear();
-      await device.listing.bulkPut(lines);
+      if (after === null) await device.listing.clear();
+      await device.listing.bulkPut(page.jobs);
     });
   } catch (error) {
-    if (!(error instanceof Offline)) throw error;
+    if (!(error instanceof Offline) && !(error instanceof Broken)) throw error;
     offline = true;
   }
-  return { jobs: await jobsOnDevice(), offline };
+  const trouble = new Map((await device.trouble.toArray()).map((each) => [each.id, each]));
+  return { jobs: await jobsOnDevice(), offline, next, trouble };
 }

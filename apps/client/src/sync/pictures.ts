@@ -16,18 +16,22 @@ export async function pictureOf(id: string): Promise<Blob> {
 }
 
 /**
- * Sends what waits. Throws `Offline` when the server can't be reached; what waits goes on waiting. One that the server will not have stays on the
- * device and holds nothing up; why is given back.
+ * Sends those of these that wait. Throws `Offline` or `Broken`; what waits goes on waiting. One that the server will not have stays on the device and is
+ * not sent again by itself; why is given back.
  */
-export async function sendPictures(): Promise<string | null> {
+export async function sendPictures(ids: readonly string[]): Promise<string | null> {
   let refused: string | null = null;
-  for (const { id, blob } of await device.pictures.where('waiting').equals(1).toArray()) {
+  for (const picture of await device.pictures.bulkGet([...new Set(ids)])) {
+    if (!picture?.waiting) continue;
     try {
-      await sendPicture(id, blob);
-      await device.pictures.update(id, { waiting: 0 });
+      if (picture.refused === undefined) {
+        await sendPicture(picture.id, picture.blob);
+        await device.pictures.update(picture.id, { waiting: 0 });
+      } else refused = picture.refused;
     } catch (error) {
       if (!(error instanceof Refused)) throw error;
       refused = error.message;
+      await device.pictures.update(picture.id, { refused });
     }
   }
   return refused;

@@ -3,6 +3,7 @@ import {
   type Plan,
   type PlanRead,
   changeBetween,
+  isNothing,
   jobTotals,
   mergePlans,
   patchOf,
@@ -45,6 +46,8 @@ export interface Judged {
   readonly columns: Columns;
   readonly whole: string | null;
   readonly patch: string | null;
+  /** There is nothing in it that is not stored already. */
+  readonly nothing: boolean;
   /** What a change that was made meanwhile was overruled in, in words. */
   readonly overruled: readonly string[];
 }
@@ -102,8 +105,12 @@ export function judgeChange({ body, from, now, next, whole }: ChangeTask): Judge
   if (impossible)
     return { ok: false, code: 'apart', message: 'This job was changed elsewhere in a way that does not fit yours.' };
   known.set(next, plan);
-  const done = JSON.stringify(patchOf(changeBetween(newest.plan, plan)));
-  return { ...judged(plan, overruled), patch: done, whole: whole ? JSON.stringify(plan) : null };
+  const done = changeBetween(newest.plan, plan);
+  return {
+    ...judged(plan, overruled),
+    nothing: isNothing(done),
+    patch: JSON.stringify(patchOf(done)), whole: whole ? JSON.stringify(plan) : null,
+  };
 }
 
 /** The plan of a version as one text, of this version of the document; or why it can’t be read. */
@@ -132,7 +139,7 @@ function planOf({ key, stored }: PlanRef): PlanRead {
 function judged(plan: Plan, overruled: readonly string[] = []): Judged {
   const { name, address, units } = plan.job;
   const columns = { name, address, units, ...jobTotals(plan), schemaVersion: plan.schema };
-  return { ok: true, columns, overruled, whole: null, patch: null };
+  return { ok: true, columns, overruled, nothing: false, whole: null, patch: null };
 }
 
 const NOT_JSON: Refused = { ok: false, code: 'bad-request', message: 'The request is not valid JSON.' };

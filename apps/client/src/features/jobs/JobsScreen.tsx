@@ -5,22 +5,23 @@ import { useFocusEffect, useRouter } from 'expo-router';
 import { useCallback, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { ActivityIndicator, Button, Icon, Text } from 'react-native-paper';
-import { currentJobs } from '../../sync/engine';
+import type { Trouble } from '../../sync/device';
+import { type JobsFound, currentJobs } from '../../sync/engine';
+import { SyncTrouble } from '../../ui/SyncTrouble';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
 import { syncEngine } from '../plan/session';
 
-type State =
-  { kind: 'loading' } | { kind: 'failed'; reason: string } | { kind: 'ready'; jobs: JobSummary[]; offline: boolean };
+type State = { kind: 'loading' } | { kind: 'failed'; reason: string } | ({ kind: 'ready' } & JobsFound);
 
 /** The list of jobs: each with its rooms, total area, and when it was last touched. */
 export function JobsScreen() {
   const colours = useColours();
   const router = useRouter();
   const [state, setState] = useState<State>({ kind: 'loading' });
-  const load = useCallback(() => {
+  const load = useCallback((after: string | null = null) => {
     let current = true;
     syncEngine();
-    currentJobs().then(
+    currentJobs(after).then(
       (found) => current && setState({ kind: 'ready', ...found }),
       (error: unknown) =>
         current && setState({ kind: 'failed', reason: error instanceof Error ? error.message : String(error) }),
@@ -29,7 +30,7 @@ export function JobsScreen() {
       current = false;
     };
   }, []);
-  useFocusEffect(load);
+  useFocusEffect(useCallback(() => load(), [load]));
   return (
     <View style={[styles.screen, { backgroundColor: colours.linen }]}>
       <View style={[styles.head, { backgroundColor: colours.velvet }]}>
@@ -50,7 +51,7 @@ export function JobsScreen() {
         {state.kind === 'failed' && (
           <View style={styles.wait}>
             <Text>{`The jobs could not be read: ${state.reason}`}</Text>
-            <Button onPress={load}>Try again</Button>
+            <Button onPress={() => load()}>Try again</Button>
           </View>
         )}
         {state.kind === 'ready' && state.offline && (
@@ -59,7 +60,13 @@ export function JobsScreen() {
             <Text style={{ color: colours.clay }}>Offline. These are the jobs this device knows.</Text>
           </View>
         )}
-        {state.kind === 'ready' && state.jobs.map((job) => <JobLine key={job.id} job={job} />)}
+        {state.kind === 'ready' &&
+          state.jobs.map((job) => <JobLine key={job.id} job={job} trouble={state.trouble.get(job.id)} onDone={load} />)}
+        {state.kind === 'ready' && state.next !== null && (
+          <Button mode="outlined" contentStyle={styles.tall} onPress={() => load(state.next)}>
+            Earlier jobs
+          </Button>
+        )}
         {state.kind === 'ready' && state.jobs.length === 0 && (
           <Text style={styles.wait}>No jobs yet. Start with the house you are standing in.</Text>
         )}
@@ -80,13 +87,13 @@ export function JobsScreen() {
   );
 }
 
-function JobLine({ job }: { job: JobSummary }) {
+function JobLine({ job, trouble, onDone }: { job: JobSummary; trouble: Trouble | undefined; onDone: () => void }) {
   const colours = useColours();
   const router = useRouter();
   const rooms = `${job.rooms} ${job.rooms === 1 ? 'room' : 'rooms'}`;
   const area = roughly(job.rough, formatArea(job.area, job.units));
   const touched = `${formatDistanceToNow(new Date(job.touched))} ago`;
-  return (
+  const line = (
     <Pressable
       accessibilityRole="link"
       accessibilityLabel={`${job.name}, ${rooms}, ${area}`}
@@ -111,6 +118,17 @@ function JobLine({ job }: { job: JobSummary }) {
       >{`${rooms} · ${job.units === 'metric' ? 'metric' : 'feet and inches'} · touched ${touched}`}</Text>
     </Pressable>
   );
+  if (!trouble) return line;
+  return (
+    <View style={styles.troubled}>
+      {line}
+      <SyncTrouble
+        trouble={trouble}
+        onAgain={() => void syncEngine().tryAgain(job.id).then(onDone)}
+        onPutBack={() => void syncEngine().putBack(job.id).then(onDone)}
+      />
+    </View>
+  );
 }
 
 const styles = StyleSheet.create({
@@ -125,6 +143,7 @@ const styles = StyleSheet.create({
   wait: { padding: 24, alignSelf: 'center', fontSize: 16, textAlign: 'center' },
   offline: { flexDirection: 'row', gap: 8, alignItems: 'center', paddingHorizontal: 4 },
   job: { borderRadius: 12, borderWidth: 1, padding: 16, gap: 3, minHeight: TOUCH },
+  troubled: { gap: 4 },
   jobHead: { flexDirection: 'row', justifyContent: 'space-between', gap: 12, alignItems: 'baseline' },
   name: { fontFamily: FONTS.serif, fontSize: 20, lineHeight: 26, flexShrink: 1 },
   area: { flexShrink: 0, fontFamily: FONTS.strong, fontSize: 18, fontVariant: ['tabular-nums'] },

@@ -1,14 +1,17 @@
 import { type Plan, formatArea, jobTotals, roughly } from '@velvet-tape/core';
 import { useRouter } from 'expo-router';
-import { StyleSheet, View } from 'react-native';
+import { useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { Icon, IconButton, Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import type { SyncState } from '../../sync/engine';
 import { DropMenu } from '../../ui/DropMenu';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
+import { SyncTrouble } from '../../ui/SyncTrouble';
 import { goToFloor } from './commands';
 import { downloadCsv, downloadSvg } from './downloads';
 import { planActions } from './plan-slice';
+import { syncEngine } from './session';
 
 const SYNC: Record<SyncState, { icon: string; words: string }> = {
   saved: { icon: 'cloud-check-outline', words: 'Saved' },
@@ -27,12 +30,16 @@ export function Header({ wide }: { wide: boolean }) {
   const future = useAppSelector((state) => state.plan.future);
   const sync = useAppSelector((state) => state.plan.sync);
   const floor = useAppSelector((state) => state.plan.floor);
+  const jobId = useAppSelector((state) => state.plan.jobId);
+  const [closed, setClosed] = useState<string | null>(null);
   if (!plan) return null;
+  const { trouble } = sync;
+  const shown = trouble && trouble.what !== 'broken' && closed !== trouble.message;
   const totals = jobTotals(plan);
   const { icon } = SYNC[sync.state];
-  const words = [SYNC[sync.state].words, sync.message].filter(Boolean).join(': ');
+  const words = [SYNC[sync.state].words, sync.trouble?.message].filter(Boolean).join(': ');
   const keys = (label: string, key: string) => (wide ? `${label} (${key})` : label);
-  return (
+  const bar = (
     <View style={[styles.header, { backgroundColor: colours.velvet }]}>
       <IconButton
         icon="arrow-left"
@@ -49,8 +56,10 @@ export function Header({ wide }: { wide: boolean }) {
           <Text style={styles.total} testID="job-total">
             {roughly(totals.rough, formatArea(totals.area, plan.job.units))}
           </Text>
-          <View
+          <Pressable
             style={styles.sync}
+            disabled={!trouble}
+            onPress={() => setClosed(shown ? trouble.message : null)}
             accessible
             accessibilityLabel={words}
             testID="sync"
@@ -62,7 +71,7 @@ export function Header({ wide }: { wide: boolean }) {
                 {sync.state === 'offline' && !wide ? 'Offline, kept here' : words}
               </Text>
             )}
-          </View>
+          </Pressable>
         </View>
       </View>
       <FloorMenu plan={plan} floor={floor} />
@@ -102,6 +111,19 @@ export function Header({ wide }: { wide: boolean }) {
       />
     </View>
   );
+  if (!shown || jobId === null) return bar;
+  return (
+    <>
+      {bar}
+      <View style={[styles.trouble, { backgroundColor: colours.linen }]}>
+        <SyncTrouble
+          trouble={trouble}
+          onAgain={() => void syncEngine().tryAgain(jobId)}
+          onPutBack={() => void syncEngine().putBack(jobId)}
+        />
+      </View>
+    </>
+  );
 }
 
 /** Where a house has several floors: which one is looked at. */
@@ -128,6 +150,7 @@ const styles = StyleSheet.create({
   header: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: 4, minHeight: 60 },
   icon: { width: TOUCH, height: TOUCH, margin: 0 },
   title: { flex: 1, minWidth: 0 },
+  trouble: { padding: 8 },
   name: { fontFamily: FONTS.serif, fontSize: 18, lineHeight: 24, color: PALE },
   line: { flexDirection: 'row', alignItems: 'center', gap: 8 },
   total: { fontFamily: FONTS.strong, fontSize: 14, color: '#E9C46A', fontVariant: ['tabular-nums'] },

@@ -18,6 +18,7 @@ import {
   withChange,
 } from '@velvet-tape/core';
 import { type PayloadAction, createSlice, original } from '@reduxjs/toolkit';
+import type { Trouble } from '../../sync/device';
 import type { SyncState } from '../../sync/engine';
 import { type Proposal, fieldsOf } from './sketching/proposal';
 import type { WalkProposal } from './sketching/walk';
@@ -164,7 +165,7 @@ export interface PlanState {
     /** What can be done about it. */
     readonly offer?: Offer;
   } | null;
-  sync: { state: SyncState; message: string };
+  sync: { state: SyncState; trouble: Trouble | null };
 }
 
 const emptyPad: PlanState['pad'] = {
@@ -212,7 +213,7 @@ const initial: PlanState = {
   listing: null,
   naming: null,
   notice: null,
-  sync: { state: 'saved', message: '' },
+  sync: { state: 'saved', trouble: null },
 };
 
 const FIRST_FIELD: Record<Selection['kind'], Field | null> = {
@@ -370,7 +371,7 @@ const slice = createSlice({
     said: (state, { payload }: PayloadAction<PlanState['notice']>) => {
       Object.assign(state, { notice: payload });
     },
-    synced: (state, { payload }: PayloadAction<{ state: SyncState; message: string }>) => {
+    synced: (state, { payload }: PayloadAction<{ state: SyncState; trouble: Trouble | null }>) => {
       state.sync = payload;
     },
   },

@@ -1,11 +1,10 @@
 import type { Plan } from '@velvet-tape/core';
-import { mergePlans, readPlan, repairPlan } from '@velvet-tape/core';
-import { randomSeed } from '../../store/seed';
+import { readPlan } from '@velvet-tape/core';
 import type { AppDispatch, RootState } from '../../store/store';
 import { store } from '../../store/store';
-import { Offline, Refused } from '../../sync/api';
-import { device, saveOnDevice } from '../../sync/device';
-import { SyncEngine } from '../../sync/engine';
+import { Broken, Offline, Refused } from '../../sync/api';
+import { device, onTopOf, saveOnDevice, setAside } from '../../sync/device';
+import { SyncEngine, overruledInWords } from '../../sync/engine';
 import { takeTool } from './commands';
 import { planActions } from './plan-slice';
 import { underlayActions } from './underlay/underlay-slice';
@@ -16,15 +15,11 @@ let engine: SyncEngine | null = null;
 /** The one sync engine of this tab, started when first needed. */
 export function syncEngine(): SyncEngine {
   engine ??= new SyncEngine({
-    state: (state, message = '') => store.dispatch(planActions.synced({ state, message })),
+    state: (state, trouble) => store.dispatch(planActions.synced({ state, trouble })),
     changed: (id) => void takeFromDevice(id),
-    setAside: () =>
-      store.dispatch(
-        planActions.said({
-          text: 'This job was changed elsewhere in a way that does not fit yours. Yours is kept as a job of its own.',
-          tone: 'refused',
-        }),
-      ),
+    says: (id, text) => {
+      if (store.getState().plan.jobId === id) store.dispatch(planActions.said({ text, tone: 'said' }));
+    },
   });
   return engine;
 }
@@ -47,7 +42,7 @@ export const openJob =
         if (keptWalk(id)) dispatch(takeTool('walk'));
       }
     } catch (error) {
-      if (error instanceof Offline) dispatch(planActions.notOpened({ why: 'offline' }));
+      if (error instanceof Offline || error instanceof Broken) dispatch(planActions.notOpened({ why: 'offline' }));
       else if (error instanceof Refused && error.status !== 404)
         dispatch(planActions.notOpened({ why: 'unreadable', reason: error.message }));
       else dispatch(planActions.notOpened({ why: 'missing' }));
@@ -107,7 +102,10 @@ async function save(id: string): Promise<void> {
   const now = store.getState().plan;
   if (now.jobId === id && now.plan) {
     store.dispatch(
-      planActions.adopted({ seen: job.plan, plan: now.plan === plan ? job.plan : rebased(plan, now.plan, job.plan) }),
+      planActions.adopted({
+        seen: job.plan,
+        plan: now.plan === plan ? job.plan : rebased(plan, now.plan, job.plan),
+      }),
     );
   }
   syncEngine().wrote(id);
@@ -129,6 +127,16 @@ async function takeFromDevice(id: string): Promise<void> {
   store.dispatch(planActions.adopted({ seen: job.plan, plan: rebased(now.seen, now.plan, job.plan) }));
 }
 
+/** What was done in this tab since, on top of what the device has now; where that can't be, it is kept as a job of its own, and said. */
 function rebased(base: Plan, mine: Plan, theirs: Plan): Plan {
-  return mergePlans(base, mine, theirs, (plan, before) => repairPlan(plan, before, randomSeed())?.plan ?? null).plan;
+  const { plan, overruled, impossible } = onTopOf(base, mine, theirs);
+  if (impossible) {
+    void setAside(mine).catch(sayNotSaved);
+    store.dispatch(planActions.said({ text: KEPT_APART, tone: 'refused' }));
+  } else if (overruled.length > 0)
+    store.dispatch(planActions.said({ text: overruledInWords(overruled), tone: 'said' }));
+  return plan;
 }
+
+const KEPT_APART =
+  'This job was changed elsewhere in a way that does not fit yours. Yours is kept as a job of its own.';

@@ -1,5 +1,5 @@
 import { LONGEST_SIDE } from '@velvet-tape/contract';
-import { type Calibration, type Underlay, outlineOf, ringsBox, turnedAbout } from '@velvet-tape/core';
+import { type Calibration, type Underlay, outlineOf, ringsBox, shortened, turnedAbout } from '@velvet-tape/core';
 import { checkFile } from '../../../pictures/check';
 import { type PdfFile, openPdf } from '../../../pictures/pdf';
 import { Stopped, workOn } from '../../../pictures/work';
@@ -40,7 +40,7 @@ export const bringIn =
   async (dispatch: AppDispatch): Promise<void> => {
     for (const file of files) {
       try {
-        const name = file.name.replace(/\.[^.]*$/, '').slice(0, 120) || 'Picture';
+        const name = shortened(file.name.replace(/\.[^.]*$/, ''), 120) || 'Picture';
         if ((await checkFile(file)) === 'picture') await dispatch(keep(file, name, place));
         else await dispatch(openPages(file, name, place));
       } catch (error) {
