@@ -94,6 +94,21 @@ stop_cluster() { as_postgres "$(pg_bin)/pg_ctl" -D "$1/data" -m fast -w stop >/d
 
 cluster_is_up() { as_postgres "$(pg_bin)/pg_ctl" -D "$1/data" status >/dev/null 2>&1; }
 
+# What the service comes as: no superuser, and owner of its own tables only. Run again it changes nothing; what an older version made becomes its own.
+ensure_role() {
+  local folder=$1 port=$2 database=$3
+  PGPASSWORD=$(cat "$folder/password") "$(pg_bin)/psql" -h 127.0.0.1 -p "$port" -U app -d "$database" -q -v ON_ERROR_STOP=1 \
+    -v password="$(cat "$folder/password")" >/dev/null <<'SQL' || fail "The role of the service could not be made."
+SELECT 'CREATE ROLE velvet LOGIN NOSUPERUSER NOCREATEDB NOCREATEROLE' WHERE NOT EXISTS (SELECT FROM pg_roles WHERE rolname = 'velvet') \gexec
+ALTER ROLE velvet PASSWORD :'password';
+SELECT format('GRANT CONNECT, CREATE, TEMPORARY ON DATABASE %I TO velvet', current_database()) \gexec
+GRANT ALL ON SCHEMA public TO velvet;
+SELECT format('ALTER TABLE public.%I OWNER TO velvet', tablename) FROM pg_tables WHERE schemaname = 'public' AND tableowner <> 'velvet' \gexec
+SQL
+}
+
+service_url() { echo "postgres://velvet:$(cat "$1/password")@127.0.0.1:$2/$3"; }
+
 cluster_url() { echo "postgres://app:$(cat "$1/password")@127.0.0.1:$2/$3"; }
 
 PG_SERVER="/usr/lib/postgresql/*/bin/initdb:postgresql"

@@ -2,10 +2,20 @@ import { resolve } from 'node:path';
 import { pino } from 'pino';
 import { openDatabase } from './database/database';
 import { seedDemo } from './demo/seed';
+import { Key } from './entry/key';
 import { createApp } from './http/app';
 import { PlanWork } from './plan-work/pool';
 
-const { DATABASE_URL, PORT = '4180', HOST = '0.0.0.0', CLIENT_DIST, CLIENT_ORIGIN, LOG_LEVEL = 'info' } = process.env;
+const {
+  DATABASE_URL,
+  PORT = '4180',
+  HOST = '127.0.0.1',
+  KEY_FILE,
+  NAMES,
+  CLIENT_DIST,
+  CLIENT_ORIGIN,
+  LOG_LEVEL = 'info',
+} = process.env;
 const log = pino({ level: LOG_LEVEL });
 
 if (!DATABASE_URL) {
@@ -20,6 +30,8 @@ const app = createApp({
   database,
   plans,
   log,
+  ...(KEY_FILE && { key: Key.inFile(KEY_FILE) }),
+  ...(NAMES && { names: NAMES.split(',') }),
   ...(CLIENT_DIST && { client: resolve(CLIENT_DIST) }),
   ...(CLIENT_ORIGIN && { clientOrigin: CLIENT_ORIGIN }),
 });

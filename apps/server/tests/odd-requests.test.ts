@@ -1,17 +1,17 @@
-import { createServer, request as plainRequest, type Server } from 'node:http';
+import { request as plainRequest, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { gzipSync } from 'node:zlib';
 import { errorSchema } from '@velvet-tape/contract';
 import type { Plan } from '@velvet-tape/core';
 import request from 'supertest';
 import { oddRequests, type OddRequest } from './odd-requests';
-import { type TestService, planWithRoom, startService } from './service';
+import { type TestService, listening, planWithRoom, startService } from './service';
 
 let service: TestService;
 let server: Server;
 beforeAll(async () => {
   service = await startService('odd_requests_test', { mostRequests: 1e6 });
-  server = createServer(service.app).listen(0, '127.0.0.1');
+  server = await listening(service.app);
 });
 afterAll(async () => {
   server.close();

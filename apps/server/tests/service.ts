@@ -1,3 +1,5 @@
+import { once } from 'node:events';
+import { type Server, createServer } from 'node:http';
 import { newPlan, applyEdit, type Plan } from '@velvet-tape/core';
 import { pino } from 'pino';
 import { Client } from 'pg';
@@ -46,4 +48,11 @@ export function planWithRoom(name = 'Barn'): Plan {
   );
   if (!result.ok) throw new Error(result.reason);
   return result.plan;
+}
+
+/** The service on a port of its own, for requests that no library puts right. */
+export async function listening(app: TestService['app']): Promise<Server> {
+  const server = createServer(app).listen(0, '127.0.0.1');
+  await once(server, 'listening');
+  return server;
 }

@@ -46,6 +46,8 @@ async function call(path: string, init: RequestInit = {}, patience = PATIENCE): 
   // an answer in another shape comes from something in between, or from a server that is starting or stopping
   if (!read.success) throw new Offline('The server is not answering.');
   const { message, code } = read.data.error;
+  // nothing is wrong with what was asked: it can be asked again once the device has been let in
+  if (code === 'no-entry') throw new Offline(message);
   if (response.status >= 500 || response.status === 429) throw new Broken(message);
   throw new Refused(message, response.status, code);
 }

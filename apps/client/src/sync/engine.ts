@@ -9,7 +9,7 @@ export type SyncState = 'saved' | 'saving' | 'offline' | 'refused';
 
 export interface SyncEvents {
   /** How the job that is looked at stands, and what is wrong with it. */
-  state(state: SyncState, trouble: Trouble | null): void;
+  state(state: SyncState, trouble: Trouble | null, why?: string): void;
   /** The plan of this job on the device was changed by someone else: another tab, another device. */
   changed(id: string): void;
   /** What has to be said of a job, in words. */
@@ -27,7 +27,7 @@ type Message =
   | Wish
   | { readonly kind: 'changed'; readonly id: string }
   | { readonly kind: 'says'; readonly id: string; readonly words: string }
-  | { readonly kind: 'online'; readonly online: boolean };
+  | { readonly kind: 'online'; readonly offline: string | null };
 
 /** How often the server is asked whether it has something newer of the job that is looked at, ms. */
 const LOOK_AGAIN = 4_000;
@@ -47,7 +47,8 @@ export class SyncEngine {
   private open: string | null = null;
   /** The jobs that are looked at in some tab, and until when that is believed. */
   private readonly looked = new Map<string, number>();
-  private online = true;
+  /** Why the server can’t be reached; null when it can. */
+  private offline: string | null = null;
   /** How often in a row the server could not be reached. */
   private failures = 0;
   /** The same for jobs it could not save; and when each is tried again. */
@@ -114,7 +115,7 @@ export class SyncEngine {
   private heard(message: Message): void {
     if (message.kind === 'changed' || message.kind === 'wrote') this.events.changed(message.id);
     if (message.kind === 'says') this.events.says(message.id, message.words);
-    if (message.kind === 'online') this.online = message.online;
+    if (message.kind === 'online') this.offline = message.offline;
     if (message.kind === 'wrote' || message.kind === 'look' || message.kind === 'again') this.toDo(message);
     void this.tellState();
   }
@@ -163,10 +164,10 @@ export class SyncEngine {
         if (until < Date.now()) this.looked.delete(id);
         else if (!(await device.trouble.get(id))) await this.doing(id, () => lookAt(id));
       }
-      this.reached(true);
+      this.reached(null);
     } catch (error) {
       if (!(error instanceof Offline)) throw error;
-      this.reached(false);
+      this.reached(error.message);
     }
     await this.tellState();
   }
@@ -224,10 +225,10 @@ export class SyncEngine {
     this.events.says(id, words.join(' '));
   }
 
-  private reached(online: boolean): void {
-    this.failures = online ? 0 : this.failures + 1;
-    if (online !== this.online) this.tell({ kind: 'online', online });
-    this.online = online;
+  private reached(offline: string | null): void {
+    this.failures = offline === null ? 0 : this.failures + 1;
+    if (offline !== this.offline) this.tell({ kind: 'online', offline });
+    this.offline = offline;
   }
 
   private async tellState(): Promise<void> {
@@ -235,7 +236,7 @@ export class SyncEngine {
     const [job, trouble] = id === null ? [] : await Promise.all([device.jobs.get(id), device.trouble.get(id)]);
     if (id !== this.open) return;
     if (trouble && trouble.what !== 'broken') this.events.state('refused', trouble);
-    else if (!this.online) this.events.state('offline', null);
+    else if (this.offline !== null) this.events.state('offline', null, this.offline);
     else this.events.state(job?.waiting ? 'saving' : 'saved', trouble ?? null);
   }
 }

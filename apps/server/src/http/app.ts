@@ -8,6 +8,8 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import type { DataSource } from 'typeorm';
+import { entryRoutes, onlyWhoMayComeIn, ownName } from '../entry/entry';
+import { Key } from '../entry/key';
 import { jobsRoutes } from '../jobs/jobs.routes';
 import { JobsService } from '../jobs/jobs.service';
 import { keptTypesRoutes } from '../opening-types/kept-types.routes';
@@ -22,6 +24,10 @@ export interface AppOptions {
   readonly database: DataSource;
   readonly plans: PlanWork;
   readonly log: Logger;
+  /** What lets other machines in; without one nobody is but who is on this machine. */
+  readonly key?: Key;
+  /** Names this machine has besides its own. */
+  readonly names?: readonly string[];
   /** Folder of the built client; without one only the service is there. */
   readonly client?: string;
   /** Where the client is served from while developing, when that is not here. */
@@ -31,7 +37,16 @@ export interface AppOptions {
 }
 
 /** The whole service: `/api`, `/healthz`, the OpenAPI document, and the client. */
-export function createApp({ database, plans, log, client, clientOrigin, mostRequests = 1200 }: AppOptions): Express {
+export function createApp({
+  database,
+  plans,
+  log,
+  key = Key.unknown(),
+  names,
+  client,
+  clientOrigin,
+  mostRequests = 1200,
+}: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -44,10 +59,13 @@ export function createApp({ database, plans, log, client, clientOrigin, mostRequ
   app.use(helmet({ contentSecurityPolicy: { directives: CONTENT }, strictTransportSecurity: false }));
   app.use(compression());
 
+  app.use(ownName(names));
   app.get('/healthz', wellBeing(database));
+  app.use('/enter', entryRoutes(key));
 
   const api = express.Router();
   if (clientOrigin) api.use(cors({ origin: clientOrigin }));
+  api.use(onlyWhoMayComeIn(key));
   api.use(
     rateLimit({
       windowMs: 60_000,

@@ -142,8 +142,7 @@ export class JobsService {
       ),
     );
     const merged = base.mark === job.mark ? null : [...judged.overruled];
-    if (judged.nothing)
-      return { id, version: job.version, mark: job.mark, touched: job.touched.toISOString(), merged };
+    if (judged.nothing) return { id, version: job.version, mark: job.mark, touched: job.touched.toISOString(), merged };
     const touched = new Date();
     return (await this.revisionsOf.add({ ...judged, id, from: job.version, mark, touched }))
       ? { id, version: job.version + 1, mark, touched: touched.toISOString(), merged }

@@ -109,7 +109,8 @@ export function judgeChange({ body, from, now, next, whole }: ChangeTask): Judge
   return {
     ...judged(plan, overruled),
     nothing: isNothing(done),
-    patch: JSON.stringify(patchOf(done)), whole: whole ? JSON.stringify(plan) : null,
+    patch: JSON.stringify(patchOf(done)),
+    whole: whole ? JSON.stringify(plan) : null,
   };
 }
 

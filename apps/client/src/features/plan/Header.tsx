@@ -31,13 +31,16 @@ export function Header({ wide }: { wide: boolean }) {
   const sync = useAppSelector((state) => state.plan.sync);
   const floor = useAppSelector((state) => state.plan.floor);
   const jobId = useAppSelector((state) => state.plan.jobId);
+  const seen = useAppSelector((state) => state.plan.seen);
   const [closed, setClosed] = useState<string | null>(null);
   if (!plan) return null;
   const { trouble } = sync;
+  // what is not on the device yet is not saved, whatever was so far
+  const state = sync.state === 'saved' && plan !== seen ? 'saving' : sync.state;
   const shown = trouble && trouble.what !== 'broken' && closed !== trouble.message;
   const totals = jobTotals(plan);
-  const { icon } = SYNC[sync.state];
-  const words = [SYNC[sync.state].words, sync.trouble?.message].filter(Boolean).join(': ');
+  const { icon } = SYNC[state];
+  const words = [SYNC[state].words, sync.trouble?.message ?? sync.why].filter(Boolean).join(': ');
   const keys = (label: string, key: string) => (wide ? `${label} (${key})` : label);
   const bar = (
     <View style={[styles.header, { backgroundColor: colours.velvet }]}>
@@ -65,10 +68,10 @@ export function Header({ wide }: { wide: boolean }) {
             testID="sync"
             accessibilityLiveRegion="polite"
           >
-            <Icon source={icon} size={16} color={sync.state === 'saved' ? PALE : '#E9C46A'} />
-            {sync.state !== 'saved' && (
+            <Icon source={icon} size={16} color={state === 'saved' ? PALE : '#E9C46A'} />
+            {state !== 'saved' && (
               <Text style={styles.words} numberOfLines={1}>
-                {sync.state === 'offline' && !wide ? 'Offline, kept here' : words}
+                {state === 'offline' && !wide ? 'Offline, kept here' : words}
               </Text>
             )}
           </Pressable>

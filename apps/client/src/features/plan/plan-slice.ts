@@ -165,7 +165,7 @@ export interface PlanState {
     /** What can be done about it. */
     readonly offer?: Offer;
   } | null;
-  sync: { state: SyncState; trouble: Trouble | null };
+  sync: { state: SyncState; trouble: Trouble | null; why: string };
 }
 
 const emptyPad: PlanState['pad'] = {
@@ -213,7 +213,7 @@ const initial: PlanState = {
   listing: null,
   naming: null,
   notice: null,
-  sync: { state: 'saved', trouble: null },
+  sync: { state: 'saved', trouble: null, why: '' },
 };
 
 const FIRST_FIELD: Record<Selection['kind'], Field | null> = {
@@ -371,7 +371,7 @@ const slice = createSlice({
     said: (state, { payload }: PayloadAction<PlanState['notice']>) => {
       Object.assign(state, { notice: payload });
     },
-    synced: (state, { payload }: PayloadAction<{ state: SyncState; trouble: Trouble | null }>) => {
+    synced: (state, { payload }: PayloadAction<{ state: SyncState; trouble: Trouble | null; why: string }>) => {
       state.sync = payload;
     },
   },

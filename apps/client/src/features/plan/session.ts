@@ -15,7 +15,7 @@ let engine: SyncEngine | null = null;
 /** The one sync engine of this tab, started when first needed. */
 export function syncEngine(): SyncEngine {
   engine ??= new SyncEngine({
-    state: (state, trouble) => store.dispatch(planActions.synced({ state, trouble })),
+    state: (state, trouble, why) => store.dispatch(planActions.synced({ state, trouble, why: why ?? '' })),
     changed: (id) => void takeFromDevice(id),
     says: (id, text) => {
       if (store.getState().plan.jobId === id) store.dispatch(planActions.said({ text, tone: 'said' }));
