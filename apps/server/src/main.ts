@@ -4,7 +4,7 @@ import { openDatabase } from './database/database';
 import { seedDemo } from './demo/seed';
 import { Key } from './entry/key';
 import { createApp } from './http/app';
-import { PlanWork } from './plan-work/pool';
+import { Work } from './work/pool';
 
 const {
   DATABASE_URL,
@@ -24,11 +24,11 @@ if (!DATABASE_URL) {
 }
 
 const database = await openDatabase(DATABASE_URL);
-const plans = new PlanWork();
-await seedDemo(database, plans);
+const work = new Work();
+await seedDemo(database, work);
 const app = createApp({
   database,
-  plans,
+  work,
   log,
   ...(KEY_FILE && { key: Key.inFile(KEY_FILE) }),
   ...(NAMES && { names: NAMES.split(',') }),
@@ -46,7 +46,7 @@ server.on('error', (error: NodeJS.ErrnoException) => {
 });
 
 const stop = () => {
-  server.close(() => void Promise.all([database.destroy(), plans.close()]).then(() => process.exit(0)));
+  server.close(() => void Promise.all([database.destroy(), work.close()]).then(() => process.exit(0)));
   server.closeAllConnections();
 };
 process.on('SIGTERM', stop);

@@ -149,7 +149,7 @@ test('too many requests are asked to wait', async () => {
   const { pino } = await import('pino');
   const strict = createApp({
     database: service.database,
-    plans: service.plans,
+    work: service.work,
     log: pino({ level: 'silent' }),
     mostRequests: 2,
   });
@@ -193,10 +193,10 @@ test('tables and entities agree, and servers that start together migrate once', 
 });
 
 test('the demo is seeded once and what was done to it stays', async () => {
-  await seedDemo(service.database, service.plans);
+  await seedDemo(service.database, service.work);
   const { plan, version } = (await get('/api/jobs/quince-cottage/plan')).body;
   await put('quince-cottage', version, { ...plan, job: { ...plan.job, address: 'Moved' } }).expect(200);
-  await seedDemo(service.database, service.plans);
+  await seedDemo(service.database, service.work);
   expect((await get('/api/jobs/quince-cottage/plan')).body.plan.job.address).toBe('Moved');
   // pictures lie under two of them
   for (const picture of ['demo-boat-shed', 'demo-cellar'])

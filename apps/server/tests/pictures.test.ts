@@ -17,11 +17,33 @@ test('a picture is kept byte for byte, once, and may be sent again', async () =>
   const bytes = await blank(64, 48).jpeg().toBuffer();
   const kept = pictureSchema.parse((await put('pic-1', bytes).expect(201)).body);
   expect(kept).toEqual({ id: 'pic-1', type: 'image/jpeg', width: 64, height: 48 });
-  await put('pic-1', await blank(10, 10).jpeg().toBuffer()).expect(201);
+  await put('pic-1', bytes).expect(201);
+  const refused = await put('pic-1', await blank(10, 10).jpeg().toBuffer()).expect(409);
+  expect(errorSchema.parse(refused.body).error).toMatchObject({ code: 'taken' });
   const got = await request(service.app).get('/api/pictures/pic-1').expect(200);
   expect(got.headers['content-type']).toBe('image/jpeg');
   expect(got.headers['cache-control']).toContain('immutable');
   expect(Buffer.compare(got.body as Buffer, bytes)).toBe(0);
+});
+
+test('where it was taken is taken out unless it is to be kept; it stays upright', async () => {
+  const place = { IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '51/1 30/1 0/1' }, IFD0: { Make: 'Camera' } };
+  const upright = await blank(40, 30).withExif(place).jpeg().toBuffer();
+  const sideways = await blank(40, 30).withExif(place).withMetadata({ orientation: 6 }).jpeg().toBuffer();
+  const kept = async (id: string, bytes: Buffer, query = '') => {
+    const { body } = await put(`${id}${query}`, bytes).expect(201);
+    const got = (await request(service.app).get(`/api/pictures/${id}`).expect(200)).body as Buffer;
+    const { exif, width, height, orientation } = await sharp(got).metadata();
+    return { said: [body.width, body.height], size: [width, height], exif: exif !== undefined, orientation };
+  };
+  expect((await sharp(upright).metadata()).exif).toBeDefined();
+  expect(await kept('gps-1', upright)).toMatchObject({ said: [40, 30], size: [40, 30], exif: false });
+  expect(await kept('gps-2', sideways)).toMatchObject({ said: [30, 40], size: [30, 40], exif: false });
+  expect(await kept('gps-3', upright, '?location=keep')).toMatchObject({ size: [40, 30], exif: true });
+  const png = await blank(20, 20).withExif(place).png().toBuffer();
+  expect(await kept('gps-4', png)).toMatchObject({ size: [20, 20], exif: false });
+  const webp = await blank(20, 20).withExif(place).webp().toBuffer();
+  expect(await kept('gps-5', webp)).toMatchObject({ size: [20, 20], exif: false });
 });
 
 test('it is what its bytes are, not what it is said to be', async () => {

@@ -6,11 +6,11 @@ import { Client } from 'pg';
 import type { DataSource } from 'typeorm';
 import { openDatabase } from '../src/database/database';
 import { type AppOptions, createApp } from '../src/http/app';
-import { PlanWork } from '../src/plan-work/pool';
+import { Work } from '../src/work/pool';
 
 export interface TestService {
   readonly database: DataSource;
-  readonly plans: PlanWork;
+  readonly work: Work;
   readonly app: ReturnType<typeof createApp>;
   readonly url: string;
   close(): Promise<void>;
@@ -27,15 +27,15 @@ export async function startService(name: string, options: Partial<AppOptions> = 
   await client.end();
   const url = admin.replace(/\/[^/]*$/, `/${name}`);
   const database = await openDatabase(url);
-  const plans = new PlanWork();
-  const app = createApp({ database, plans, log: pino({ level: 'silent' }), ...options });
+  const work = new Work();
+  const app = createApp({ database, work, log: pino({ level: 'silent' }), ...options });
   return {
     database,
-    plans,
+    work,
     app,
     url,
     close: async () => {
-      await Promise.all([database.destroy(), plans.close()]);
+      await Promise.all([database.destroy(), work.close()]);
     },
   };
 }

@@ -18,6 +18,8 @@ export const errorSchema = z
         'whole',
         /** It was changed elsewhere in a way that does not fit. */
         'apart',
+        /** Something else is under this id. */
+        'taken',
         'too-large',
         'too-many',
         'busy',

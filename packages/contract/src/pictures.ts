@@ -21,3 +21,6 @@ export const pictureSchema = z
   .object({ id: pictureId, type: z.enum(PICTURE_TYPES), width: z.int().min(1), height: z.int().min(1) })
   .meta({ id: 'Picture' });
 export type Picture = z.infer<typeof pictureSchema>;
+
+/** Where a picture was taken, and what else its camera wrote into it, is taken out unless it is to be kept. */
+export const pictureQuerySchema = z.object({ location: z.enum(['keep', 'drop']).default('drop') });

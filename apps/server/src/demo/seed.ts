@@ -1,9 +1,8 @@
 import type { DataSource } from 'typeorm';
 import { Job } from '../jobs/job.entity';
 import { JobsService } from '../jobs/jobs.service';
-import type { PlanWork } from '../plan-work/pool';
-import { StoredPicture } from '../pictures/picture.entity';
-import { readPicture } from '../pictures/read-picture';
+import type { Work } from '../work/pool';
+import { Pictures } from '../pictures/pictures';
 import { DEFAULT_WORKSPACE } from '../workspaces/workspace.entity';
 import { boatShed, boatShedSketch } from './boat-shed';
 import { CELLAR, cellarPicture } from './cellar-photo';
@@ -11,14 +10,15 @@ import { ferryHouse } from './ferry-house';
 import { quinceCottage } from './quince-cottage';
 
 /** Puts the demo jobs in, those that are not there yet, with the pictures under them. What was done to them since stays. */
-export async function seedDemo(database: DataSource, plans: PlanWork): Promise<void> {
-  const jobs = new JobsService(database, plans, DEFAULT_WORKSPACE);
+export async function seedDemo(database: DataSource, work: Work): Promise<void> {
+  const jobs = new JobsService(database, work, DEFAULT_WORKSPACE);
+  const pictures = new Pictures(database, work, DEFAULT_WORKSPACE);
   const demo = {
-    'boat-shed': async () => boatShed(await keepPicture(database, 'demo-boat-shed', await boatShedSketch())),
+    'boat-shed': async () => boatShed(await pictures.keep('demo-boat-shed', await boatShedSketch(), false)),
     'quince-cottage': () => Promise.resolve(quinceCottage()),
     'ferry-house': async () => {
       const { bytes, perPixel } = await cellarPicture();
-      const picture = await keepPicture(database, 'demo-cellar', bytes);
+      const picture = await pictures.keep('demo-cellar', bytes, false);
       return ferryHouse({ ...picture, perPixel, ratio: CELLAR.ratio });
     },
   };
@@ -27,11 +27,4 @@ export async function seedDemo(database: DataSource, plans: PlanWork): Promise<v
     const { plan } = await make();
     await jobs.write(id, Buffer.from(JSON.stringify({ version: 0, plan })));
   }
-}
-
-async function keepPicture(database: DataSource, id: string, bytes: Buffer) {
-  const picture = { id, ...(await readPicture(bytes)) };
-  const row = { ...picture, workspaceId: DEFAULT_WORKSPACE, bytes };
-  await database.getRepository(StoredPicture).createQueryBuilder().insert().values(row).orIgnore().execute();
-  return picture;
 }

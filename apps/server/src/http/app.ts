@@ -13,8 +13,9 @@ import { Key } from '../entry/key';
 import { jobsRoutes } from '../jobs/jobs.routes';
 import { JobsService } from '../jobs/jobs.service';
 import { keptTypesRoutes } from '../opening-types/kept-types.routes';
+import { Pictures } from '../pictures/pictures';
 import { picturesRoutes } from '../pictures/pictures.routes';
-import type { PlanWork } from '../plan-work/pool';
+import type { Work } from '../work/pool';
 import { DEFAULT_WORKSPACE } from '../workspaces/workspace.entity';
 import { HttpError, answerErrors, loggedError, noSuchPage } from './errors';
 import { openApiDocument } from './openapi';
@@ -22,7 +23,7 @@ import { wellBeing } from './well-being';
 
 export interface AppOptions {
   readonly database: DataSource;
-  readonly plans: PlanWork;
+  readonly work: Work;
   readonly log: Logger;
   /** What lets other machines in; without one nobody is but who is on this machine. */
   readonly key?: Key;
@@ -39,7 +40,7 @@ export interface AppOptions {
 /** The whole service: `/api`, `/healthz`, the OpenAPI document, and the client. */
 export function createApp({
   database,
-  plans,
+  work,
   log,
   key = Key.unknown(),
   names,
@@ -84,8 +85,8 @@ export function createApp({
   api.get('/openapi.json', (_request, response) => {
     response.json(openApiDocument());
   });
-  api.use('/jobs', jobsRoutes(new JobsService(database, plans, DEFAULT_WORKSPACE)));
-  api.use('/pictures', picturesRoutes(database, DEFAULT_WORKSPACE));
+  api.use('/jobs', jobsRoutes(new JobsService(database, work, DEFAULT_WORKSPACE)));
+  api.use('/pictures', picturesRoutes(new Pictures(database, work, DEFAULT_WORKSPACE)));
   api.use('/opening-types', keptTypesRoutes(database, DEFAULT_WORKSPACE));
   api.use(noSuchPage);
   app.use('/api', api);

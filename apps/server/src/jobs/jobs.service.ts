@@ -3,8 +3,8 @@ import type { ChangedFrom, JobSummary, Version, Written } from '@velvet-tape/con
 import { SCHEMA_VERSION } from '@velvet-tape/core';
 import type { DataSource } from 'typeorm';
 import { HttpError } from '../http/errors';
-import type { PlanWork } from '../plan-work/pool';
-import type { Judged, Missing, PlanRef, Refused } from '../plan-work/tasks';
+import type { Work } from '../work/pool';
+import type { Judged, Missing, PlanRef, Refused } from '../work/plan-tasks';
 import { InTurn } from './in-turn';
 import { Job, Revision } from './job.entity';
 import { Revisions } from './revisions';
@@ -22,7 +22,7 @@ export class JobsService {
 
   constructor(
     private readonly database: DataSource,
-    private readonly plans: PlanWork,
+    private readonly plans: Work,
     private readonly workspaceId: string,
   ) {
     this.revisionsOf = new Revisions(database, workspaceId);

@@ -1,5 +1,5 @@
 import type { DataSource } from 'typeorm';
-import type { Columns, Stored } from '../plan-work/tasks';
+import type { Columns, Stored } from '../work/plan-tasks';
 
 /** A plan that is to be stored as the version after `from`: whole, or as what it changes. */
 export interface NewRevision {

@@ -21,6 +21,10 @@ export class StoredPicture {
   @Column({ type: 'integer' })
   height: number;
 
+  /** SHA-256 of the bytes as they were sent: the same id with other bytes is another picture. */
+  @Column({ type: 'bytea' })
+  digest: Buffer;
+
   @Column({ type: 'bytea', select: false })
   bytes: Buffer;
 

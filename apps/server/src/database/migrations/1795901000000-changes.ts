@@ -1,6 +1,6 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 
-/** Plans are kept in revisions only, most of them as what changed since the one before; every revision has a mark of its own, and may have a name. */
+/** Plans are kept in revisions only, most of them as what changed since the one before; every revision has a mark of its own, and may have a name; pictures have a digest. */
 export class Changes1795901000000 implements MigrationInterface {
   name = 'Changes1795901000000';
 
@@ -27,9 +27,13 @@ export class Changes1795901000000 implements MigrationInterface {
         DROP COLUMN plan`);
     await runner.query(`DROP INDEX jobs_workspace_idx`);
     await runner.query(`CREATE INDEX jobs_list_idx ON jobs (workspace_id, touched, id)`);
+    await runner.query(`ALTER TABLE pictures ADD COLUMN digest bytea`);
+    await runner.query(`UPDATE pictures SET digest = sha256(bytes)`);
+    await runner.query(`ALTER TABLE pictures ALTER COLUMN digest SET NOT NULL`);
   }
 
   async down(runner: QueryRunner): Promise<void> {
+    await runner.query(`ALTER TABLE pictures DROP COLUMN digest`);
     await runner.query(`DROP INDEX jobs_list_idx`);
     await runner.query(`CREATE INDEX jobs_workspace_idx ON jobs (workspace_id)`);
     await runner.query(`ALTER TABLE jobs ADD COLUMN plan jsonb`);

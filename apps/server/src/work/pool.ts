@@ -1,9 +1,10 @@
 import { fileURLToPath } from 'node:url';
 import { Piscina } from 'piscina';
 import { HttpError } from '../http/errors';
-import type * as tasks from './tasks';
+import type * as pictureTasks from './picture-tasks';
+import type * as planTasks from './plan-tasks';
 
-export interface PlanWorkOptions {
+export interface WorkOptions {
   readonly threads?: number;
   /** How long one task may take, ms. */
   readonly longest?: number;
@@ -11,18 +12,18 @@ export interface PlanWorkOptions {
   readonly mostWaiting?: number;
 }
 
-type Tasks = typeof tasks;
+type Tasks = typeof planTasks & typeof pictureTasks;
 type TaskName = { [N in keyof Tasks]: Tasks[N] extends (task: never) => unknown ? N : never }[keyof Tasks];
 
 /**
- * Threads that work on plans, so that no plan holds up who asks for something else. Plans of one job go to one thread, which remembers the last of
- * them, unless that one is busy. What takes too long is ended, thread and all.
+ * Threads that work on plans and pictures, so that none holds up who asks for something else. Plans of one job go to one thread, which remembers the last
+ * of them, unless that one is busy. What takes too long is ended, thread and all.
  */
-export class PlanWork {
+export class Work {
   private readonly threads: readonly Piscina[];
   private readonly longest: number;
 
-  constructor({ threads = 2, longest = 10_000, mostWaiting = 40 }: PlanWorkOptions = {}) {
+  constructor({ threads = 2, longest = 10_000, mostWaiting = 40 }: WorkOptions = {}) {
     this.longest = longest;
     this.threads = Array.from(
       { length: threads },
@@ -38,14 +39,18 @@ export class PlanWork {
     );
   }
 
-  async run<N extends TaskName>(job: string, name: N, task: Parameters<Tasks[N]>[0]): Promise<ReturnType<Tasks[N]>> {
+  async run<N extends TaskName>(
+    job: string,
+    name: N,
+    task: Parameters<Tasks[N]>[0],
+  ): Promise<Awaited<ReturnType<Tasks[N]>>> {
     try {
-      return (await this.threadFor(job).run(task, { name, signal: AbortSignal.timeout(this.longest) })) as ReturnType<
-        Tasks[N]
+      return (await this.threadFor(job).run(task, { name, signal: AbortSignal.timeout(this.longest) })) as Awaited<
+        ReturnType<Tasks[N]>
       >;
     } catch (error) {
       if (error instanceof Error && error.name === 'AbortError')
-        throw new HttpError(422, 'bad-plan', 'This plan takes too long to work out, so it was not saved here.');
+        throw new HttpError(422, 'bad-plan', 'This takes too long to work out, so it was not saved here.');
       if (error instanceof Error && error.message.startsWith('Task queue is at limit'))
         throw new HttpError(503, 'busy', 'The server is busy. Try again in a moment.');
       throw error;

@@ -1,0 +1,7 @@
+// where a thread begins: it reads TypeScript like the process it belongs to, whatever that was started by
+import { register } from 'tsx/esm/api';
+
+register();
+const { judgeWhole, judgeChange, openPlan } = await import('./plan-tasks.ts');
+const { judgePicture } = await import('./picture-tasks.ts');
+export { judgeWhole, judgeChange, openPlan, judgePicture };
