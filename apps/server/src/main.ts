@@ -4,7 +4,11 @@ import { openDatabase } from './database/database';
 import { seedDemo } from './demo/seed';
 import { Key } from './entry/key';
 import { createApp } from './http/app';
+import { loggedError } from './http/errors';
+import { JobsService } from './jobs/jobs.service';
+import { thinOut } from './jobs/thinning';
 import { Work } from './work/pool';
+import { DEFAULT_WORKSPACE } from './workspaces/workspace.entity';
 
 const {
   DATABASE_URL,
@@ -16,7 +20,7 @@ const {
   CLIENT_ORIGIN,
   LOG_LEVEL = 'info',
 } = process.env;
-const log = pino({ level: LOG_LEVEL });
+const log = pino({ level: LOG_LEVEL, serializers: { err: loggedError } });
 
 if (!DATABASE_URL) {
   log.fatal('DATABASE_URL is not set. Start the application with bin/start.');
@@ -44,6 +48,17 @@ server.on('error', (error: NodeJS.ErrnoException) => {
   log.fatal(error.code === 'EADDRINUSE' ? `Port ${PORT} is taken. Choose another: PORT=4181 bin/start` : error.message);
   process.exit(1);
 });
+
+/** Old revisions are thinned out a while after the start, and then so often, ms. */
+const THIN_FIRST = 60_000;
+const THIN_AGAIN = 6 * 3_600_000;
+const thin = () =>
+  void thinOut(database, new JobsService(database, work, DEFAULT_WORKSPACE)).then(
+    (gone) => gone > 0 && log.info(`${gone} old revisions were thinned out`),
+    (error: unknown) => log.error({ err: error }, 'old revisions could not be thinned out'),
+  );
+setTimeout(thin, THIN_FIRST).unref();
+setInterval(thin, THIN_AGAIN).unref();
 
 const stop = () => {
   server.close(() => void Promise.all([database.destroy(), work.close()]).then(() => process.exit(0)));

@@ -167,7 +167,8 @@ export class JobsService {
     return (await task(refs)) as T;
   }
 
-  private async wholePlan(id: string, version: Version): Promise<string> {
+  /** The plan of a revision as one text, brought up to this version of the document. */
+  async wholePlan(id: string, version: Version): Promise<string> {
     const opened = await this.withPlans(id, [version], ([ref]) => this.plans.run(id, 'openPlan', ref!));
     if (opened.ok) return opened.whole;
     throw new HttpError(422, 'broken', `The stored plan can’t be read. ${opened.message}`);
