@@ -172,6 +172,8 @@ test('the OpenAPI document is valid and names every route', async () => {
   expect(await validate(document)).toEqual([]);
   expect(Object.keys(document.paths).sort()).toEqual([
     '/api/jobs',
+    '/api/jobs/file',
+    '/api/jobs/{id}/file',
     '/api/jobs/{id}/plan',
     '/api/jobs/{id}/readable',
     '/api/jobs/{id}/revisions',

@@ -1,5 +1,6 @@
 import { planSchema } from '@velvet-tape/core';
 import { z } from 'zod';
+import { PICTURE_TYPES, pictureId } from './pictures';
 
 export const jobId = z
   .string()
@@ -81,3 +82,22 @@ export const revisionListSchema = z
     revisions: z.array(z.object({ version: versionNumber, touched: z.iso.datetime(), name: z.string().nullable() })),
   })
   .meta({ id: 'RevisionList' });
+
+/** What a job file says of itself (`job.json` in it): where in the ZIP what is. */
+export const jobFileSchema = z
+  .object({
+    format: z.literal('velvet-tape-job'),
+    version: z.literal(1),
+    id: jobId,
+    /** A plan as in `plan.schema.json`. */
+    plan: z.string().max(200),
+    /** Revisions that were given a name, the oldest first. */
+    revisions: z
+      .array(z.object({ name: z.string().max(120), touched: z.iso.datetime(), file: z.string().max(200) }))
+      .max(1000),
+    pictures: z.array(z.object({ id: pictureId, type: z.enum(PICTURE_TYPES), file: z.string().max(200) })).max(1000),
+  })
+  .meta({ id: 'JobFile' });
+/** Bytes of a job file. */
+export const LARGEST_JOB_FILE = 200 * 1024 * 1024;
+export const takenInSchema = z.object({ id: jobId, name: z.string() }).meta({ id: 'TakenIn' });

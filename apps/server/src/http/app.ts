@@ -10,6 +10,7 @@ import { pinoHttp } from 'pino-http';
 import type { DataSource } from 'typeorm';
 import { entryRoutes, onlyWhoMayComeIn, ownName } from '../entry/entry';
 import { Key } from '../entry/key';
+import { JobFiles } from '../jobs/job-files';
 import { jobsRoutes } from '../jobs/jobs.routes';
 import { JobsService } from '../jobs/jobs.service';
 import { keptTypesRoutes } from '../opening-types/kept-types.routes';
@@ -85,8 +86,10 @@ export function createApp({
   api.get('/openapi.json', (_request, response) => {
     response.json(openApiDocument());
   });
-  api.use('/jobs', jobsRoutes(new JobsService(database, work, DEFAULT_WORKSPACE)));
-  api.use('/pictures', picturesRoutes(new Pictures(database, work, DEFAULT_WORKSPACE)));
+  const jobs = new JobsService(database, work, DEFAULT_WORKSPACE);
+  const pictures = new Pictures(database, work, DEFAULT_WORKSPACE);
+  api.use('/jobs', jobsRoutes(jobs, new JobFiles(database, work, jobs, pictures)));
+  api.use('/pictures', picturesRoutes(pictures));
   api.use('/opening-types', keptTypesRoutes(database, DEFAULT_WORKSPACE));
   api.use(noSuchPage);
   app.use('/api', api);

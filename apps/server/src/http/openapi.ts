@@ -16,6 +16,7 @@ import {
   pictureSchema,
   revisionListSchema,
   storedPlanSchema,
+  takenInSchema,
   versionSchema,
   writePlanSchema,
   writtenSchema,
@@ -87,6 +88,25 @@ export function openApiDocument() {
     responses: {
       200: json(storedPlanSchema, 'The plan as it was; the version of the job'),
       404: failure('There is none'),
+    },
+  });
+  const zip = { 'application/zip': { schema: { type: 'string' as const, format: 'binary' } } };
+  registry.registerPath({
+    method: 'get',
+    path: '/api/jobs/{id}/file',
+    summary: 'All of a job as one file: plan, named revisions, pictures, and the schemas they are written by',
+    request: { params },
+    responses: { 200: { description: 'The file', content: zip }, 404: failure('No such job') },
+  });
+  registry.registerPath({
+    method: 'post',
+    path: '/api/jobs/file',
+    summary: 'Make a job of such a file',
+    request: { body: { content: zip } },
+    responses: {
+      201: json(takenInSchema, 'Made'),
+      413: failure('Too large'),
+      422: failure('Not a job file, or not a sound one'),
     },
   });
   registry.registerPath({

@@ -1,5 +1,6 @@
 import {
   LARGEST_BODY,
+  LARGEST_JOB_FILE,
   changeQuerySchema,
   jobId,
   jobListQuerySchema,
@@ -9,9 +10,10 @@ import {
 import { type Request, Router, json, raw } from 'express';
 import { HttpError } from '../http/errors';
 import { validated } from '../http/validate';
+import type { JobFiles } from './job-files';
 import type { JobsService } from './jobs.service';
 
-export function jobsRoutes(jobs: JobsService): Router {
+export function jobsRoutes(jobs: JobsService, files: JobFiles): Router {
   const router = Router();
   const idOf = (params: { id?: string }) => validated(jobId, params.id);
   // a plan is read by the threads that work on plans, not here
@@ -33,6 +35,13 @@ export function jobsRoutes(jobs: JobsService): Router {
   });
   router.get('/:id/readable', async (request, response) => {
     response.type('json').send(await jobs.readable(idOf(request.params)));
+  });
+  router.get('/:id/file', async (request, response) => {
+    response.type('application/zip').send(Buffer.from(await files.out(idOf(request.params))));
+  });
+  router.post('/file', raw({ type: 'application/zip', limit: LARGEST_JOB_FILE }), async (request, response) => {
+    if (!Buffer.isBuffer(request.body)) throw new HttpError(400, 'bad-request', 'A job file is sent as a ZIP.');
+    response.status(201).json(await files.takeIn(request.body));
   });
   router.put('/:id/plan', asBytes, async (request, response) => {
     const written = await jobs.write(idOf(request.params), bytes(request));

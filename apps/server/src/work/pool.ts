@@ -1,6 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import { Piscina } from 'piscina';
 import { HttpError } from '../http/errors';
+import type * as jobFileTasks from './job-file-tasks';
 import type * as pictureTasks from './picture-tasks';
 import type * as planTasks from './plan-tasks';
 
@@ -12,7 +13,7 @@ export interface WorkOptions {
   readonly mostWaiting?: number;
 }
 
-type Tasks = typeof planTasks & typeof pictureTasks;
+type Tasks = typeof planTasks & typeof pictureTasks & typeof jobFileTasks;
 type TaskName = { [N in keyof Tasks]: Tasks[N] extends (task: never) => unknown ? N : never }[keyof Tasks];
 
 /**

@@ -4,4 +4,5 @@ import { register } from 'tsx/esm/api';
 register();
 const { judgeWhole, judgeChange, openPlan } = await import('./plan-tasks.ts');
 const { judgePicture } = await import('./picture-tasks.ts');
-export { judgeWhole, judgeChange, openPlan, judgePicture };
+const { packJob, unpackJob } = await import('./job-file-tasks.ts');
+export { judgeWhole, judgeChange, openPlan, judgePicture, packJob, unpackJob };
