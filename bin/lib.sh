@@ -107,6 +107,18 @@ SELECT format('ALTER TABLE public.%I OWNER TO velvet', tablename) FROM pg_tables
 SQL
 }
 
+# Calls function $1 with the address of the database; starts the cluster for it, and stops it again, when it does not run.
+use_cluster() {
+  local folder port own=false; folder=$(cluster_folder)
+  if [ -f "$folder/data/PG_VERSION" ] && cluster_is_up "$folder"; then port=$(sed -n 4p "$folder/data/postmaster.pid")
+  else port=$(free_port); start_cluster "$folder" "$port"; own=true; fi
+  ensure_role "$folder" "$port" postgres
+  local code=0
+  ("$1" "$(service_url "$folder" "$port" postgres)") || code=$?
+  if $own; then stop_cluster "$folder"; fi
+  return "$code"
+}
+
 service_url() { echo "postgres://velvet:$(cat "$1/password")@127.0.0.1:$2/$3"; }
 
 cluster_url() { echo "postgres://app:$(cat "$1/password")@127.0.0.1:$2/$3"; }

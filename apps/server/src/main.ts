@@ -16,6 +16,8 @@ const {
   HOST = '127.0.0.1',
   KEY_FILE,
   NAMES,
+  DEMO,
+  ENDS_WITH,
   CLIENT_DIST,
   CLIENT_ORIGIN,
   LOG_LEVEL = 'info',
@@ -29,7 +31,7 @@ if (!DATABASE_URL) {
 
 const database = await openDatabase(DATABASE_URL);
 const work = new Work();
-await seedDemo(database, work);
+if (DEMO !== 'no') await seedDemo(database, work);
 const app = createApp({
   database,
   work,
@@ -66,3 +68,5 @@ const stop = () => {
 };
 process.on('SIGTERM', stop);
 process.on('SIGINT', stop);
+// whoever started it with a pipe to it takes it along when it ends, however it does
+if (ENDS_WITH === 'stdin') process.stdin.resume().on('end', stop);

@@ -1,10 +1,10 @@
-import { type Plan, applyEdit, changeBetween, patchOf, problemsOf } from '@velvet-tape/core';
+import { type Plan, changeBetween, patchOf, problemsOf } from '@velvet-tape/core';
 import fc from 'fast-check';
 import request from 'supertest';
 import { JobsService } from '../src/jobs/jobs.service';
 import { keptOf, thinOut } from '../src/jobs/thinning';
 import { DEFAULT_WORKSPACE } from '../src/workspaces/workspace.entity';
-import { type TestService, planWithRoom, startService } from './service';
+import { type TestService, planWithRoom, startService, withRoom } from './service';
 
 let service: TestService;
 beforeAll(async () => {
@@ -12,12 +12,6 @@ beforeAll(async () => {
 });
 afterAll(() => service.close());
 
-const box = (plan: Plan, i: number, seed = `b${i}`): Plan => {
-  const a = { x: 5000 * (i % 7), y: 5000 * Math.floor(i / 7) + 6000 };
-  const result = applyEdit(plan, { kind: 'drawBox', floor: 'ground', a, b: { x: a.x + 3000, y: a.y + 2500 } }, seed);
-  if (!result.ok) throw new Error(result.reason);
-  return result.plan;
-};
 const named = (plan: Plan, name: string): Plan => ({ ...plan, job: { ...plan.job, name } });
 interface At {
   readonly version: number;
@@ -43,7 +37,7 @@ test('changes are kept as changes, whole every now and then; every revision read
   let at = await make('mill', plan);
   const saved = [plan];
   for (let i = 0; i < 45; i += 1) {
-    const next = i % 3 === 0 ? named(plan, `Mill ${i}`) : box(plan, i);
+    const next = i % 3 === 0 ? named(plan, `Mill ${i}`) : withRoom(plan, i);
     at = (await patch('mill', at, plan, next).expect(200)).body as At;
     saved.push((plan = next));
   }
@@ -64,7 +58,7 @@ test('a thread that has not seen the plans reads them from the database', async 
   const fresh = await startService('changes_test_2');
   try {
     const jobs = new JobsService(service.database, fresh.work, DEFAULT_WORKSPACE);
-    const next = box(plan, 3);
+    const next = withRoom(plan, 3);
     const body = Buffer.from(JSON.stringify(patchOf(changeBetween(plan, next))));
     expect(await jobs.change('loft', at, body)).toMatchObject({ version: 2, merged: null });
     expect(await planOf('loft')).toEqual(next);
@@ -79,7 +73,7 @@ test('five writers at once: nobody comes twice, nothing is lost, all of it toget
   const writers = [0, 1, 2, 3, 4].map(async (writer) => {
     let [mine, from] = [plan, at];
     for (let i = 0; i < 6; i += 1) {
-      const next = box(mine, writer * 7 + i, `w${writer}-${i}`);
+      const next = withRoom(mine, writer * 7 + i, `w${writer}-${i}`);
       const answer = await patch('yard', from, mine, next).expect(200);
       // it goes on from what it has, as a device that has not looked yet
       if (answer.body.merged === null) [mine, from] = [next, answer.body as At];
@@ -194,7 +188,7 @@ describe('thinning', () => {
     let at = await make('old-mill', plan);
     const saved = [plan];
     for (let i = 0; i < 30; i += 1) {
-      const next = box(plan, i);
+      const next = withRoom(plan, i);
       at = (await patch('old-mill', at, plan, next).expect(200)).body as At;
       saved.push((plan = next));
     }

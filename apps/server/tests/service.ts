@@ -56,3 +56,11 @@ export async function listening(app: TestService['app']): Promise<Server> {
   await once(server, 'listening');
   return server;
 }
+
+/** One room more, the i-th of a grid: none stands where another does. */
+export function withRoom(plan: Plan, i: number, seed = `b${i}`): Plan {
+  const a = { x: 5000 * (i % 7), y: 5000 * Math.floor(i / 7) + 6000 };
+  const result = applyEdit(plan, { kind: 'drawBox', floor: 'ground', a, b: { x: a.x + 3000, y: a.y + 2500 } }, seed);
+  if (!result.ok) throw new Error(result.reason);
+  return result.plan;
+}
