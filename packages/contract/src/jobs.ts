@@ -101,3 +101,4 @@ export const jobFileSchema = z
 /** Bytes of a job file. */
 export const LARGEST_JOB_FILE = 200 * 1024 * 1024;
 export const takenInSchema = z.object({ id: jobId, name: z.string() }).meta({ id: 'TakenIn' });
+export type TakenIn = z.infer<typeof takenInSchema>;

@@ -3,10 +3,12 @@ import {
   type JobSummary,
   type KeptType,
   type StoredPlan,
+  type TakenIn,
   type Version,
   type Written,
   errorSchema,
   jobListSchema,
+  takenInSchema,
   versionSchema,
   writtenSchema,
 } from '@velvet-tape/contract';
@@ -42,14 +44,18 @@ async function call(path: string, init: RequestInit = {}, patience = PATIENCE): 
   }
   const body: unknown = await response.json().catch(() => null);
   if (response.ok) return body;
+  throw failure(response.status, body);
+}
+
+function failure(status: number, body: unknown): Error {
   const read = errorSchema.safeParse(body);
   // an answer in another shape comes from something in between, or from a server that is starting or stopping
-  if (!read.success) throw new Offline('The server is not answering.');
+  if (!read.success) return new Offline('The server is not answering.');
   const { message, code } = read.data.error;
   // nothing is wrong with what was asked: it can be asked again once the device has been let in
-  if (code === 'no-entry') throw new Offline(message);
-  if (response.status >= 500 || response.status === 429) throw new Broken(message);
-  throw new Refused(message, response.status, code);
+  if (code === 'no-entry') return new Offline(message);
+  if (status >= 500 || status === 429) return new Broken(message);
+  return new Refused(message, status, code);
 }
 
 /** A page of the list of jobs. */
@@ -91,18 +97,26 @@ export async function sendPicture(id: string, picture: Blob): Promise<void> {
 }
 
 /** The bytes of a picture. */
-export async function fetchPicture(id: string): Promise<Blob> {
+export const fetchPicture = (id: string): Promise<Blob> => fetchBytes(`/pictures/${encodeURIComponent(id)}`);
+
+/** All of a job as one file. */
+export const fetchJobFile = (id: string): Promise<Blob> => fetchBytes(`/jobs/${encodeURIComponent(id)}/file`);
+
+/** Makes a job of such a file. */
+export async function sendJobFile(file: Blob): Promise<TakenIn> {
+  const init = { method: 'POST', headers: { 'Content-Type': 'application/zip' }, body: file };
+  return takenInSchema.parse(await call('/jobs/file', init, PATIENCE_FOR_PICTURES));
+}
+
+async function fetchBytes(path: string): Promise<Blob> {
   let response: Response;
   try {
-    response = await fetch(`${ORIGIN}/api/pictures/${encodeURIComponent(id)}`, {
-      signal: AbortSignal.timeout(PATIENCE_FOR_PICTURES),
-    });
+    response = await fetch(`${ORIGIN}/api${path}`, { signal: AbortSignal.timeout(PATIENCE_FOR_PICTURES) });
   } catch {
     throw new Offline('No connection to the server.');
   }
-  if (response.status === 404) throw new Refused('There is no such picture.', 404, 'not-found');
-  if (!response.ok) throw new Offline('The server is not answering.');
-  return response.blob();
+  if (response.ok) return response.blob();
+  throw failure(response.status, await response.json().catch(() => null));
 }
 
 export const listKeptTypes = (): Promise<unknown> => call('/opening-types');

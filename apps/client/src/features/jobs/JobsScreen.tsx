@@ -10,6 +10,7 @@ import { type JobsFound, currentJobs } from '../../sync/engine';
 import { SyncTrouble } from '../../ui/SyncTrouble';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
 import { syncEngine } from '../plan/session';
+import { bringInJob } from './job-file';
 
 type State = { kind: 'loading' } | { kind: 'failed'; reason: string } | ({ kind: 'ready' } & JobsFound);
 
@@ -18,6 +19,7 @@ export function JobsScreen() {
   const colours = useColours();
   const router = useRouter();
   const [state, setState] = useState<State>({ kind: 'loading' });
+  const [refused, setRefused] = useState('');
   const load = useCallback((after: string | null = null) => {
     let current = true;
     syncEngine();
@@ -82,6 +84,23 @@ export function JobsScreen() {
         >
           New job
         </Button>
+        <Button
+          icon="archive-arrow-up-outline"
+          contentStyle={styles.file}
+          onPress={() =>
+            void bringInJob().then(
+              (id) => id !== null && router.push(`/job/${id}`),
+              (error: unknown) => setRefused(error instanceof Error ? error.message : String(error)),
+            )
+          }
+        >
+          Bring in a job file
+        </Button>
+        {refused !== '' && (
+          <Text role="alert" style={[styles.refused, { color: colours.clay }]}>
+            {refused}
+          </Text>
+        )}
       </View>
     </View>
   );
@@ -150,5 +169,7 @@ const styles = StyleSheet.create({
   facts: { fontSize: 14, marginTop: 4 },
   foot: { padding: 12, borderTopWidth: 1 },
   tall: { minHeight: 56 },
+  file: { minHeight: 44 },
+  refused: { textAlign: 'center', fontSize: 15, paddingBottom: 4 },
   newLabel: { fontSize: 18 },
 });

@@ -8,6 +8,7 @@ import type { SyncState } from '../../sync/engine';
 import { DropMenu } from '../../ui/DropMenu';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
 import { SyncTrouble } from '../../ui/SyncTrouble';
+import { downloadJob } from '../jobs/job-file';
 import { goToFloor } from './commands';
 import { downloadCsv, downloadSvg } from './downloads';
 import { planActions } from './plan-slice';
@@ -105,6 +106,15 @@ export function Header({ wide }: { wide: boolean }) {
             onPress: () => void dispatch(downloadSvg(plan, floor)),
           },
           { title: 'Rooms as CSV', icon: 'table', onPress: () => downloadCsv(plan) },
+          ...(jobId === null
+            ? []
+            : [
+                {
+                  title: 'All of the job, as one file',
+                  icon: 'archive-arrow-down-outline',
+                  onPress: () => void dispatch(downloadJob(jobId, plan.job.name)),
+                },
+              ]),
           {
             title: 'Doors and windows',
             icon: 'door',

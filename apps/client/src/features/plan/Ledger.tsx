@@ -3,7 +3,7 @@ import { memo } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../store/store';
-import { pickFiles } from '../../pictures/pick';
+import { PICTURES, pickFiles } from '../../pictures/pick';
 import { BarButton } from '../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
 import { takeTool } from './commands';
@@ -21,7 +21,8 @@ export function Ledger() {
   const chosen = useAppSelector(selectRoom);
   const dispatch = useAppDispatch();
   const underlays = useAppSelector(selectUnderlays);
-  const pick = () => void pickFiles({ camera: false, several: true }).then((files) => dispatch(bringIn(files)));
+  const pick = () =>
+    void pickFiles({ accept: PICTURES, camera: false, several: true }).then((files) => dispatch(bringIn(files)));
   if (!floor) return null;
   const { units } = floor.plan.job;
   const area = rooms.reduce((sum, room) => sum + room.measures.area, 0);

@@ -1,10 +1,10 @@
-import { type DerivedFloor, type Plan, deriveFloor } from '@velvet-tape/core';
+import { type DerivedFloor, type Plan, deriveFloor, shortened } from '@velvet-tape/core';
 import type { AppDispatch } from '../../store/store';
 import { pictureOf } from '../../sync/pictures';
 import { sayTrouble } from './underlay/work';
 import { floorToSvg, openingsToCsv, readingsToCsv, roomsToCsv } from '@velvet-tape/formats';
 
-function download(name: string, type: string, content: BlobPart): void {
+export function download(name: string, type: string, content: BlobPart): void {
   const url = URL.createObjectURL(new Blob([content], { type }));
   const link = document.createElement('a');
   link.href = url;
@@ -15,11 +15,13 @@ function download(name: string, type: string, content: BlobPart): void {
 
 /** A file name from a job's name: letters and digits of any script, the rest dashes. */
 export const fileName = (name: string): string =>
-  name
-    .normalize('NFC')
-    .replace(/[^\p{L}\p{N}]+/gu, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 60) || 'plan';
+  shortened(
+    name
+      .normalize('NFC')
+      .replace(/[^\p{L}\p{N}]+/gu, '-')
+      .replace(/^-+|-+$/g, ''),
+    60,
+  ) || 'plan';
 
 /** The floor as SVG at 1:50, with the underlays that are to print. */
 export const downloadSvg =

@@ -1,5 +1,5 @@
 import { useAppDispatch, useAppSelector } from '../../../store/store';
-import { pickFiles } from '../../../pictures/pick';
+import { PICTURES, pickFiles } from '../../../pictures/pick';
 import { BarButton } from '../../../ui/BarButton';
 import { planActions } from '../plan-slice';
 import { bringIn, chooseUnderlay, showUnderlay } from './commands';
@@ -10,7 +10,7 @@ export function UnderlayOptions() {
   const dispatch = useAppDispatch();
   const underlays = useAppSelector(selectUnderlays);
   const pick = (camera: boolean) =>
-    void pickFiles({ camera, several: !camera }).then((files) => dispatch(bringIn(files)));
+    void pickFiles({ accept: PICTURES, camera, several: !camera }).then((files) => dispatch(bringIn(files)));
   return (
     <>
       <BarButton

@@ -2,7 +2,7 @@ import { type Underlay, formatLength, scaleOf } from '@velvet-tape/core';
 import { type ReactNode, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View, useWindowDimensions } from 'react-native';
 import { Icon, Text, TextInput } from 'react-native-paper';
-import { pickFiles } from '../../../pictures/pick';
+import { PICTURES, pickFiles } from '../../../pictures/pick';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { DropMenu } from '../../../ui/DropMenu';
@@ -75,7 +75,7 @@ function Panel({ underlay }: { underlay: Underlay }) {
               title: 'Replace the picture',
               icon: 'image-sync-outline',
               onPress: () =>
-                void pickFiles({ camera: false, several: false }).then((files) =>
+                void pickFiles({ accept: PICTURES, camera: false, several: false }).then((files) =>
                   dispatch(bringIn(files, { replaces: underlay.id })),
                 ),
             },
