@@ -72,9 +72,11 @@ cluster_folder() {
   echo "$folder"
 }
 
-# Starts the cluster in folder $1 on loopback port $2, making it first when there is none.
+# Starts the cluster in folder $1 on loopback port $2, making it first when there is none. With fast_and_loose=true nothing is
+# written through to the disk: for tests, whose data may go when the power does.
 start_cluster() {
-  local folder=$1 port=$2 bin; bin=$(pg_bin)
+  local folder=$1 port=$2 bin loose=''; bin=$(pg_bin)
+  if ${fast_and_loose:-false}; then loose='-c fsync=off -c synchronous_commit=off -c full_page_writes=off'; fi
   if [ ! -f "$folder/data/PG_VERSION" ]; then
     say "Making a PostgreSQL cluster in $folder"
     (umask 077 && head -c 24 /dev/urandom | od -An -tx1 | tr -d ' \n' >"$folder/password")
@@ -84,7 +86,7 @@ start_cluster() {
   local try
   for try in 1 2 3 4 5; do
     if as_postgres "$bin/pg_ctl" -D "$folder/data" -w -t 30 -l "$folder/server.log" \
-      -o "-p $port -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" start >/dev/null 2>&1; then return; fi
+      -o "-p $port -c listen_addresses=127.0.0.1 -c unix_socket_directories='' $loose" start >/dev/null 2>&1; then return; fi
     sleep 1
   done
   tail -n 5 "$folder/server.log" >&2; fail "PostgreSQL did not start; see $folder/server.log"

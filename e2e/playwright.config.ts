@@ -6,7 +6,8 @@ export default defineConfig({
   testDir: 'journeys',
   timeout: 300_000,
   expect: { timeout: 20_000 },
-  workers: 1,
+  workers: 2,
+  fullyParallel: true,
   // a machine that stalls for seconds may cost a tap; what passes at the second try is listed as flaky
   retries: 1,
   outputDir: '../test-results',

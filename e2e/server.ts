@@ -1,59 +1,92 @@
 import { type ChildProcess, execFileSync, spawn } from 'node:child_process';
 import { once } from 'node:events';
+import { createServer } from 'node:net';
 import { test as base } from '@playwright/test';
+
+const ADMIN = () => process.env['TEST_DATABASE_URL']!;
+const psql = (url: string, ...statements: string[]) =>
+  execFileSync('psql', [url, '-q', ...statements.flatMap((each) => ['-c', each])], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, PGOPTIONS: '--client-min-messages=warning' },
+  });
+
+/** What every journey begins with: the tables, and the demo in them. */
+const TEMPLATE = 'velvet_template';
+
+/** Makes the database that those of the journeys are copies of: migrating and seeding takes seconds, a copy a tenth of one. */
+export async function makeTemplate(): Promise<void> {
+  psql(ADMIN(), `DROP DATABASE IF EXISTS ${TEMPLATE} WITH (FORCE)`, `CREATE DATABASE ${TEMPLATE}`);
+  const server = new Server(TEMPLATE, await freePort());
+  await server.resume();
+  await server.stop();
+}
+
+async function freePort(): Promise<number> {
+  const server = createServer().listen(0, '127.0.0.1');
+  await once(server, 'listening');
+  const { port } = server.address() as { port: number };
+  server.close();
+  await once(server, 'close');
+  return port;
+}
 
 /** The real server over a database of its own, serving the built client; it can be stopped and started like a real one. */
 export class Server {
   private child: ChildProcess | null = null;
+  private readonly url_: string;
 
-  private constructor(
+  constructor(
     private readonly database: string,
     readonly port: number,
-  ) {}
+  ) {
+    this.url_ = ADMIN().replace(/\/[^/]*$/, `/${database}`);
+  }
 
   get url(): string {
     return `http://localhost:${this.port}`;
   }
 
-  static async start(name: string, port: number): Promise<Server> {
-    const admin = process.env['TEST_DATABASE_URL']!;
-    execFileSync(
-      'psql',
-      [admin, '-q', '-c', `DROP DATABASE IF EXISTS ${name} WITH (FORCE)`, '-c', `CREATE DATABASE ${name}`],
-      { stdio: ['ignore', 'ignore', 'inherit'] },
+  /** As new, whatever a journey did to it. */
+  async renew(): Promise<void> {
+    psql(
+      ADMIN(),
+      `DROP DATABASE IF EXISTS ${this.database} WITH (FORCE)`,
+      `CREATE DATABASE ${this.database} TEMPLATE ${TEMPLATE}`,
     );
-    const server = new Server(admin.replace(/\/[^/]*$/, `/${name}`), port);
-    await server.resume();
-    return server;
+    await this.resume();
   }
 
+  /** Starts it where it does not run. */
   async resume(): Promise<void> {
+    if (this.child && this.child.exitCode === null) return;
     this.child = spawn('node', ['--import', 'tsx', 'src/main.ts'], {
       cwd: '../apps/server',
       env: {
         ...process.env,
-        DATABASE_URL: this.database,
+        DATABASE_URL: this.url_,
         PORT: String(this.port),
-        HOST: '127.0.0.1',
         CLIENT_DIST: '../client/dist',
-        LOG_LEVEL: 'warn',
+        LOG_LEVEL: 'error',
+        MOST_REQUESTS: '100000',
+        // it ends when this process does, however that comes about
+        ENDS_WITH: 'stdin',
       },
-      stdio: ['ignore', 'inherit', 'inherit'],
+      stdio: ['pipe', 'inherit', 'inherit'],
     });
-    for (let tries = 0; tries < 200; tries += 1) {
+    for (let tries = 0; tries < 600; tries += 1) {
       const up = await fetch(`${this.url}/healthz`).then(
         (answer) => answer.ok,
         () => false,
       );
       if (up) return;
-      await new Promise((resolve) => setTimeout(resolve, 100));
+      await new Promise((resolve) => setTimeout(resolve, 50));
     }
     throw new Error('The server did not start.');
   }
 
   /** Does something to its database that no person could. */
-  sql(statement: string): void {
-    execFileSync('psql', [this.database, '-q', '-c', statement], { stdio: ['ignore', 'ignore', 'inherit'] });
+  sql(...statements: string[]): void {
+    psql(this.url_, ...statements);
   }
 
   async stop(): Promise<void> {
@@ -63,13 +96,19 @@ export class Server {
   }
 }
 
-/** A test with a server: `server` is up, and `page` opens on it by relative addresses. */
-export const test = base.extend<{ server: Server }>({
-  server: async ({}, use, info) => {
-    const name = `e2e_${info.title.replace(/\W+/g, '_').toLowerCase().slice(0, 40)}`;
-    const server = await Server.start(name, 4300 + info.workerIndex);
-    await use(server);
-    await server.stop();
+/** A test with a server: `server` is up and as new, and `page` opens on it by relative addresses. One server for all journeys of a worker. */
+export const test = base.extend<{ server: Server }, { service: Server }>({
+  service: [
+    async ({}, use, info) => {
+      const service = new Server(`velvet_journeys_${info.parallelIndex}`, await freePort());
+      await use(service);
+      await service.stop();
+    },
+    { scope: 'worker' },
+  ],
+  server: async ({ service }, use) => {
+    await service.renew();
+    await use(service);
   },
   baseURL: async ({ server }, use) => use(server.url),
 });

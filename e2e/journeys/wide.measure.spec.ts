@@ -149,7 +149,11 @@ test('a job that can’t be read is opened as it was when it last could, and is 
   page,
   server,
 }) => {
-  server.sql(`UPDATE jobs SET plan = jsonb_set(plan, '{walls}', '{}') WHERE id = 'quince-cottage'`);
+  server.sql(
+    `INSERT INTO revisions (job_id, version, mark, schema_version, plan, touched)
+       SELECT job_id, 2, 'broken', schema_version, jsonb_set(plan, '{walls}', '{}'), now() FROM revisions WHERE job_id = 'quince-cottage'`,
+    `UPDATE jobs SET version = 2, mark = 'broken', whole_version = 2 WHERE id = 'quince-cottage'`,
+  );
   await page.goto('/job/quince-cottage');
   await expect(page.getByText(/The stored plan can’t be read/)).toBeVisible();
   await page.getByText('Open the last version that can be read').click();

@@ -1,7 +1,6 @@
 import { AtkinsonHyperlegibleNext_400Regular } from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular';
 import { AtkinsonHyperlegibleNext_700Bold } from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold';
 import { Fraunces_600SemiBold } from '@expo-google-fonts/fraunces/600SemiBold';
-import MaterialCommunityIcons from '@expo/vector-icons/MaterialCommunityIcons';
 import { useFonts } from 'expo-font';
 import { Stack } from 'expo-router';
 import { useEffect } from 'react';
@@ -11,6 +10,7 @@ import { Provider } from 'react-redux';
 import { keepEveryWalk, saveEveryEdit } from '../src/features/plan/session';
 import { registerServiceWorker } from '../src/offline/register';
 import { store } from '../src/store/store';
+import { HouseIcon } from '../src/ui/HouseIcon';
 import { darkTheme, lightTheme } from '../src/ui/theme';
 
 export default function RootLayout() {
@@ -19,7 +19,6 @@ export default function RootLayout() {
     AtkinsonHyperlegibleNext_400Regular,
     AtkinsonHyperlegibleNext_700Bold,
     Fraunces_600SemiBold,
-    ...MaterialCommunityIcons.font,
   });
   useEffect(registerServiceWorker, []);
   useEffect(saveEveryEdit, []);
@@ -28,10 +27,7 @@ export default function RootLayout() {
   const theme = dark ? darkTheme : lightTheme;
   return (
     <Provider store={store}>
-      <PaperProvider
-        theme={theme}
-        settings={{ icon: (props) => <MaterialCommunityIcons {...props} name={props.name as 'door'} /> }}
-      >
+      <PaperProvider theme={theme} settings={{ icon: HouseIcon }}>
         <Stack
           screenOptions={{
             headerShown: false,

@@ -18,6 +18,7 @@ const {
   NAMES,
   DEMO,
   ENDS_WITH,
+  MOST_REQUESTS,
   CLIENT_DIST,
   CLIENT_ORIGIN,
   LOG_LEVEL = 'info',
@@ -38,6 +39,7 @@ const app = createApp({
   log,
   ...(KEY_FILE && { key: Key.inFile(KEY_FILE) }),
   ...(NAMES && { names: NAMES.split(',') }),
+  ...(MOST_REQUESTS && { mostRequests: Number(MOST_REQUESTS) }),
   ...(CLIENT_DIST && { client: resolve(CLIENT_DIST) }),
   ...(CLIENT_ORIGIN && { clientOrigin: CLIENT_ORIGIN }),
 });

@@ -150,7 +150,7 @@ function spoilt(plan: object, random: () => number, values: readonly unknown[], 
     }
     const keys = Object.keys(at);
     const key = keys[Math.floor(random() * keys.length)] ?? 'x';
-    const value = values[Math.floor(random() * values.length)];
+    const value = structuredClone(values[Math.floor(random() * values.length)]);
     const how = random();
     if (how < 0.5) at[key] = value;
     else if (how < 0.7) delete at[key];
