@@ -11,7 +11,6 @@ const letThrough = [
   'redux-thunk',
   'dexie',
   'comlink',
-  'date-fns',
   'clipper2-ts',
   'flatbush',
   'flatqueue',

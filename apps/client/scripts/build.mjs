@@ -1,9 +1,10 @@
 // Exports the client for the web and gives it a service worker that keeps it on the device.
 import { spawnSync } from 'node:child_process';
-import { cpSync, mkdirSync } from 'node:fs';
+import { cpSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { generateSW } from 'workbox-build';
 
 const client = join(dirname(fileURLToPath(import.meta.url)), '..');
@@ -32,5 +33,18 @@ const { count, size, warnings } = await generateSW({
   skipWaiting: true,
   sourcemap: false,
 });
+// packed once here, as small as it gets, and not on every request
+const PACKED = /\.(js|mjs|css|html|json|svg|ttf|ico|webmanifest)$/;
+for (const entry of readdirSync(dist, { recursive: true, withFileTypes: true })) {
+  if (!entry.isFile() || !PACKED.test(entry.name)) continue;
+  const path = join(entry.parentPath, entry.name);
+  const bytes = readFileSync(path);
+  writeFileSync(
+    `${path}.br`,
+    brotliCompressSync(bytes, { params: { [constants.BROTLI_PARAM_SIZE_HINT]: bytes.length } }),
+  );
+  writeFileSync(`${path}.gz`, gzipSync(bytes, { level: 9 }));
+}
+
 warnings.forEach((warning) => console.warn(warning));
 console.log(`Kept for offline: ${count} files, ${(size / 1e6).toFixed(1)} MB`);

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import compression from 'compression';
 import cors from 'cors';
 import express, { type Express } from 'express';
+import packed from 'express-static-gzip';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
@@ -59,13 +60,13 @@ export function createApp({
     }),
   );
   app.use(helmet({ contentSecurityPolicy: { directives: CONTENT }, strictTransportSecurity: false }));
-  app.use(compression());
 
   app.use(ownName(names));
   app.get('/healthz', wellBeing(database));
   app.use('/enter', entryRoutes(key));
 
   const api = express.Router();
+  api.use(compression());
   if (clientOrigin) api.use(cors({ origin: clientOrigin }));
   api.use(onlyWhoMayComeIn(key));
   api.use(
@@ -113,16 +114,22 @@ const CONTENT = {
 };
 
 function serveClient(app: Express, client: string): void {
+  const index = join(client, 'index.html');
+  // files come packed from the build
   app.use(
-    express.static(client, {
-      setHeaders: (response, path) => {
-        const hashed = /[.-][0-9a-f]{32}\./.test(path);
-        response.setHeader('Cache-Control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');
+    packed(client, {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      serveStatic: {
+        setHeaders: (response, path) => {
+          const hashed = /[.-][0-9a-f]{32}\./.test(path);
+          response.setHeader('Cache-Control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');
+        },
       },
     }),
   );
   app.get('/*path', (_request, response) => {
     response.setHeader('Cache-Control', 'no-cache');
-    response.sendFile(join(client, 'index.html'));
+    response.sendFile(index);
   });
 }

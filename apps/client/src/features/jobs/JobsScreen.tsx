@@ -1,6 +1,5 @@
 import type { JobSummary } from '@velvet-tape/contract';
 import { formatArea, roughly } from '@velvet-tape/core';
-import { formatDistanceToNow } from 'date-fns';
 import { useFocusEffect, useRouter } from 'expo-router';
 import { useCallback, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
@@ -10,6 +9,7 @@ import { type JobsFound, currentJobs } from '../../sync/engine';
 import { SyncTrouble } from '../../ui/SyncTrouble';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
 import { syncEngine } from '../plan/session';
+import { ago } from './ago';
 import { bringInJob } from './job-file';
 
 type State = { kind: 'loading' } | { kind: 'failed'; reason: string } | ({ kind: 'ready' } & JobsFound);
@@ -111,7 +111,7 @@ function JobLine({ job, trouble, onDone }: { job: JobSummary; trouble: Trouble |
   const router = useRouter();
   const rooms = `${job.rooms} ${job.rooms === 1 ? 'room' : 'rooms'}`;
   const area = roughly(job.rough, formatArea(job.area, job.units));
-  const touched = `${formatDistanceToNow(new Date(job.touched))} ago`;
+  const touched = ago(new Date(job.touched));
   const line = (
     <Pressable
       accessibilityRole="link"
