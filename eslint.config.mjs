@@ -2,6 +2,7 @@ import js from '@eslint/js';
 import expo from 'eslint-config-expo/flat.js';
 import prettier from 'eslint-config-prettier';
 import tseslint from 'typescript-eslint';
+import { noTableByText } from './scripts/no-table-by-text.mjs';
 
 /** Which imports each part of the house may not make; the whole direction is checked by dependency-cruiser too. */
 const forbid = (...patterns) => ({ 'no-restricted-imports': ['error', { patterns }] });
@@ -40,6 +41,26 @@ export default tseslint.config(
     rules: {
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/no-non-null-assertion': 'off',
+    },
+  },
+  // what only the types tell
+  {
+    files: ['packages/*/src/**/*.ts', 'apps/server/src/**/*.ts', 'apps/client/{src,app}/**/*.{ts,tsx}'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    plugins: { house: { rules: { 'no-table-by-text': noTableByText } } },
+    rules: {
+      'house/no-table-by-text': 'error',
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
+      // “in” also finds what every object has by nature
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "BinaryExpression[operator='in'][left.type!='Literal'][left.type!='PrivateIdentifier']",
+          message: 'Use Object.hasOwn: “in” also finds what every object has by nature.',
+        },
+      ],
     },
   },
   // a test fixture without dependencies is written ({}, use)

@@ -1,5 +1,6 @@
 // Writes src/ui/icons.ts: the signs the interface uses, out of the collection they come from. A new sign: add its name here, then npm run icons.
 import { writeFileSync } from 'node:fs';
+import { URL } from 'node:url';
 import * as collection from '@mdi/js';
 
 const NAMES = `

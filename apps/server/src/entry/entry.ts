@@ -73,7 +73,9 @@ const HERE = new Set(['localhost', '127.0.0.1', '::1']);
 
 /** From this machine to this machine, and not passed on by something in between. */
 function isOnThisMachine(request: Request): boolean {
-  const passedOn = ['forwarded', 'x-forwarded-for', 'x-real-ip', 'via'].some((name) => name in request.headers);
+  const passedOn = ['forwarded', 'x-forwarded-for', 'x-real-ip', 'via'].some((name) =>
+    Object.hasOwn(request.headers, name),
+  );
   const name = nameOf(request);
   return !passedOn && name !== null && HERE.has(name) && LOOPBACK.has(request.socket.remoteAddress ?? '');
 }

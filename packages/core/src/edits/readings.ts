@@ -75,7 +75,10 @@ export function tapeLength(draft: Draft, intent: Extract<Intent, { kind: 'tapeLe
 }
 
 export function loosenReading(draft: Draft, { reading }: Extract<Intent, { kind: 'loosenReading' }>): void {
-  draft.drop(reading in draft.heights ? 'heights' : reading in draft.gaps ? 'gaps' : 'readings', reading);
+  draft.drop(
+    Object.hasOwn(draft.heights, reading) ? 'heights' : Object.hasOwn(draft.gaps, reading) ? 'gaps' : 'readings',
+    reading,
+  );
 }
 
 /** A reading is held for certain, or what contradicts it is spread, or a note is put to it; the floor is fitted anew. */

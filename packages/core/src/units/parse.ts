@@ -52,24 +52,26 @@ export function parseLength(text: string, entry: LengthUnit): ParsedLength {
   return { ok: true, mm: total, unit: unit! };
 }
 
-const VULGAR: Record<string, string> = {
-  '½': '1/2',
-  '¼': '1/4',
-  '¾': '3/4',
-  '⅛': '1/8',
-  '⅜': '3/8',
-  '⅝': '5/8',
-  '⅞': '7/8',
-  '⅓': '1/3',
-  '⅔': '2/3',
-};
+const VULGAR = new Map(
+  Object.entries({
+    '½': '1/2',
+    '¼': '1/4',
+    '¾': '3/4',
+    '⅛': '1/8',
+    '⅜': '3/8',
+    '⅝': '5/8',
+    '⅞': '7/8',
+    '⅓': '1/3',
+    '⅔': '2/3',
+  }),
+);
 
 const normalised = (text: string): string =>
   text
     .toLowerCase()
     // a fraction in one sign stands beside its whole number, and nothing follows it but a unit
     .replace(/[½¼¾⅛⅜⅝⅞⅓⅔](?=\s*[\d.,½¼¾⅛⅜⅝⅞⅓⅔])/g, '?')
-    .replace(/[½¼¾⅛⅜⅝⅞⅓⅔]/g, (sign) => ` ${VULGAR[sign]}`)
+    .replace(/[½¼¾⅛⅜⅝⅞⅓⅔]/g, (sign) => ` ${VULGAR.get(sign)}`)
     .replace(/[′’‘`´]/g, "'")
     .replace(/''|[″“”]/g, '"')
     .replace(/⁄/g, '/')

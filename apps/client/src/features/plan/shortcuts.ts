@@ -49,7 +49,7 @@ export function useShortcuts(): void {
         return null;
       }
       if (types) return () => dispatch(planActions.typed(pad.text + key));
-      const arrow = ARROWS[key];
+      const arrow = ARROWS.get(key);
       if (arrow) return () => arrowed(arrow.x, arrow.y, event);
       switch (key) {
         case 'Enter':
@@ -124,12 +124,14 @@ export function useShortcuts(): void {
   }, [dispatch, store]);
 }
 
-const ARROWS: Record<string, { x: number; y: number }> = {
-  ArrowLeft: { x: -1, y: 0 },
-  ArrowRight: { x: 1, y: 0 },
-  ArrowUp: { x: 0, y: -1 },
-  ArrowDown: { x: 0, y: 1 },
-};
+const ARROWS = new Map(
+  Object.entries({
+    ArrowLeft: { x: -1, y: 0 },
+    ArrowRight: { x: 1, y: 0 },
+    ArrowUp: { x: 0, y: -1 },
+    ArrowDown: { x: 0, y: 1 },
+  }),
+);
 
 /** Tools that draw without a pointer: Enter begins, arrows and lengths go on. */
 const DRAWS_FROM_KEYS: readonly ToolName[] = ['box', 'corners', 'shape'];
