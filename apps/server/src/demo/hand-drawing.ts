@@ -33,7 +33,7 @@ const STROKES = new Map(
     ':': '22 23|25 26',
   }),
 );
-STROKES['0'] = STROKES['O']!;
+STROKES.set('0', STROKES.get('O')!);
 
 /** A small generator of random numbers (mulberry32, public domain, from memory): a drawing is the same every time. */
 export function randomFrom(seed: number): () => number {
