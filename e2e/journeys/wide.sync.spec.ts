@@ -1,0 +1,93 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from '../server';
+
+const saved = (page: Page) => expect(page.getByTestId('sync')).toHaveAccessibleName('Saved', { timeout: 20_000 });
+
+async function renameRoom(page: Page, from: string, to: string): Promise<void> {
+  await page
+    .getByLabel('Ledger of rooms')
+    .getByRole('button', { name: new RegExp(`^${from}`) })
+    .click();
+  await page.getByRole('button', { name: 'Name', exact: true }).click();
+  await page.getByLabel('Another name').fill(to);
+  await page.keyboard.press('Enter');
+}
+
+test('a server that was put back to an older state gets what this device has, and it is said', async ({
+  page,
+  server,
+}) => {
+  await page.goto('/job/quince-cottage');
+  await saved(page);
+  await renameRoom(page, 'Closet', 'Linen closet');
+  await saved(page);
+  server.sql(
+    `DELETE FROM revisions WHERE job_id = 'quince-cottage' AND version > 1`,
+    `UPDATE jobs SET version = 1, whole_version = 1, mark = (SELECT mark FROM revisions WHERE job_id = 'quince-cottage') WHERE id = 'quince-cottage'`,
+  );
+  await expect(page.getByText(/The server had an older state of this job/)).toBeVisible({ timeout: 20_000 });
+  await saved(page);
+  const { plan } = (await (await page.request.get('/api/jobs/quince-cottage/plan')).json()) as {
+    plan: { rooms: Record<string, { name: string }> };
+  };
+  expect(Object.values(plan.rooms).map(({ name }) => name)).toContain('Linen closet');
+});
+
+test('a job that the server refuses stands in no other’s way, and says what can be done', async ({ page }) => {
+  await page.goto('/job/boat-shed');
+  await saved(page);
+  // something went wrong with what this device keeps of it
+  await page.evaluate(
+    () =>
+      new Promise<void>((resolve, reject) => {
+        const open = indexedDB.open('velvet-tape');
+        open.onerror = () => reject(open.error);
+        open.onsuccess = () => {
+          const store = open.result.transaction('jobs', 'readwrite').objectStore('jobs');
+          const get = store.get('boat-shed');
+          get.onsuccess = () => {
+            const job = get.result as {
+              plan: { underlays: Record<string, { turn: number }> };
+              revision: number;
+              waiting: number;
+            };
+            for (const underlay of Object.values(job.plan.underlays)) underlay.turn = 4000;
+            job.waiting = 1;
+            job.revision += 1;
+            store.put(job).onsuccess = () => resolve();
+          };
+        };
+      }),
+  );
+  await page.goto('/job/quince-cottage');
+  await renameRoom(page, 'Closet', 'Linen closet');
+  await saved(page);
+  const { plan } = (await (await page.request.get('/api/jobs/quince-cottage/plan')).json()) as {
+    plan: { rooms: Record<string, { name: string }> };
+  };
+  expect(Object.values(plan.rooms).map(({ name }) => name)).toContain('Linen closet');
+  await page.goto('/');
+  const trouble = page.getByTestId('trouble');
+  await expect(trouble).toHaveCount(1);
+  await expect(trouble).toContainText('the server did not take it');
+  await expect(trouble.getByRole('button', { name: 'Try again' })).toBeVisible();
+});
+
+test('all of a job leaves as one file and comes in again beside itself', async ({ page }) => {
+  await page.goto('/job/quince-cottage');
+  await saved(page);
+  await page.getByRole('button', { name: 'Leave with something' }).click();
+  const download = page.waitForEvent('download');
+  await page.getByText('All of the job, as one file').click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('Quince-Cottage-sewing-room.velvet-tape.zip');
+  const path = await file.path();
+  await page.goto('/');
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByText('Bring in a job file').click();
+  await (await chooser).setFiles(path);
+  await expect(page.getByText('Quince Cottage sewing room')).toBeVisible();
+  await expect(page).toHaveURL(/\/job\/job-/);
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: /^Quince Cottage sewing room/ })).toHaveCount(2);
+});
