@@ -6,7 +6,8 @@ export default defineConfig({
   testDir: 'journeys',
   timeout: 300_000,
   expect: { timeout: 20_000 },
-  workers: 2,
+  // they wait more than they work: three keep two processors busy
+  workers: 3,
   fullyParallel: true,
   // a machine that stalls for seconds may cost a tap; what passes at the second try is listed as flaky
   retries: 1,

@@ -51,6 +51,8 @@ test('a job that the server refuses stands in no other’s way, and says what ca
               revision: number;
               waiting: number;
             };
+            // what the server has stays as it was
+            job.plan = structuredClone(job.plan);
             for (const underlay of Object.values(job.plan.underlays)) underlay.turn = 4000;
             job.waiting = 1;
             job.revision += 1;
@@ -78,7 +80,7 @@ test('all of a job leaves as one file and comes in again beside itself', async (
   await saved(page);
   await page.getByRole('button', { name: 'Leave with something' }).click();
   const download = page.waitForEvent('download');
-  await page.getByText('All of the job, as one file').click();
+  await page.getByRole('menuitem', { name: 'All of the job, as one file' }).click();
   const file = await download;
   expect(file.suggestedFilename()).toBe('Quince-Cottage-sewing-room.velvet-tape.zip');
   const path = await file.path();

@@ -181,7 +181,7 @@ describe('pictures', () => {
     await pictureOf('far-1');
     await pictureOf('far-1');
     expect(asked).toBe(1);
-    globalThis.fetch = () => answer(404, null);
+    globalThis.fetch = () => answer(404, { error: { code: 'not-found', message: 'There is no such picture.' } });
     await expect(pictureOf('lost')).rejects.toThrow('no such picture');
   });
 });

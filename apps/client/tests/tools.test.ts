@@ -100,6 +100,17 @@ describe('correcting', () => {
     expect(bench.floor().area).toBeCloseTo(12e6 - 1500 * 300, 0);
   });
 
+  test('at its handle the whole wall is dragged, however long a finger rests there', () => {
+    const { bench, state } = workbench(shed());
+    const face = bench.floor().rooms[0]!.faces.find((f) => f.d.x > 0.9)!;
+    state.selection = { kind: 'wall', face: face.key };
+    const tool = chooseTool(bench);
+    tool.down(at(2000 + 50, -60));
+    tool.move(at(2050, -300, false, true));
+    tool.up(at(2050, -560, false, true));
+    expect(state.committed).toMatchObject([{ kind: 'moveWall', by: -500 }]);
+  });
+
   test('the handle in the room bends the chosen wall', () => {
     const { bench, state } = workbench(shed());
     const face = bench.floor().rooms[0]!.faces.find((f) => f.a.x > 3999 && f.b.x > 3999)!;

@@ -2,7 +2,13 @@ import { newPlan } from '@velvet-tape/core';
 import { errorSchema, jobSummarySchema, storedPlanSchema, writePlanSchema } from '../src';
 
 test('a stored plan passes, one with a broken id does not', () => {
-  const stored = { id: 'job-1234', version: 1, touched: '2026-05-04T10:00:00.000Z', plan: newPlan({ name: 'Barn' }) };
+  const stored = {
+    id: 'job-1234',
+    version: 1,
+    mark: 'a-mark',
+    touched: '2026-05-04T10:00:00.000Z',
+    plan: newPlan({ name: 'Barn' }),
+  };
   expect(storedPlanSchema.safeParse(stored).success).toBe(true);
   expect(storedPlanSchema.safeParse({ ...stored, id: '../etc' }).success).toBe(false);
   expect(storedPlanSchema.safeParse({ ...stored, version: 0 }).success).toBe(false);

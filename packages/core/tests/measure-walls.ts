@@ -2,33 +2,7 @@
  * Measures the finder of walls on drawn plans: `tsx measure-walls.ts FROM COUNT` prints what was found on clean and on noisy ones. A programme of its own,
  * since the test runner's sandbox makes arithmetic on millions of pixels ten times as slow.
  */
-import { findWalls } from '../src/underlay';
-import { drawnPlan } from './drawn-plans';
-import { scoreOf } from './wall-scores';
-
-async function measured(seeds: readonly number[], noisy: boolean) {
-  const sum = { all: 0, hit: 0, found: 0, right: 0, gaps: 0, gapsHit: 0, gapsFound: 0 };
-  let skewOff = 0;
-  const poor: string[] = [];
-  for (const seed of seeds) {
-    const plan = await drawnPlan(seed, noisy);
-    const { walls, skew } = findWalls(plan.picture, plan.perPixel);
-    const score = scoreOf(plan.walls, walls);
-    for (const key of Object.keys(sum) as (keyof typeof sum)[]) sum[key] += score[key];
-    const [{ a, b }] = plan.walls as [(typeof plan.walls)[0]];
-    skewOff = Math.max(skewOff, Math.abs(skew - (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI));
-    if (score.hit < 0.9 * score.all || score.right < 0.9 * score.found) poor.push(String(seed));
-  }
-  return {
-    plans: seeds.length,
-    recall: sum.hit / sum.all,
-    precision: sum.right / sum.found,
-    openings: sum.gapsHit / sum.gaps,
-    openingsRight: sum.gapsHit / sum.gapsFound,
-    skewOff,
-    poor,
-  };
-}
+import { measured } from './measured-walls';
 
 const [from, count] = process.argv.slice(2).map(Number);
 const seeds = Array.from({ length: count! }, (_, i) => from! + i);

@@ -4,13 +4,14 @@ import { misread } from '../tests/units-fuzz';
 import { drawTwoBoxes } from './two-boxes';
 import { falseStretches } from './pictures';
 import { calibration, cleanFloors, power, slips } from './readings';
+import { measured } from '../tests/measured-walls';
 import { tilePlans } from './tiling';
 
 /**
  * npm run trials [-- name…] [--seed=N] [--count=N]: what is promised for all inputs, held against many of them. Fresh seeds unless told; the
  * seed is printed, so that what went wrong can be done again.
  */
-const trials: Record<string, { usual: number; run(count: number, seed: number): object }> = {
+const trials: Record<string, { usual: number; run(count: number, seed: number): object | Promise<object> }> = {
   boxes: { usual: 20_000, run: drawTwoBoxes },
   lengths: { usual: 400_000, run: misread },
   openings: { usual: 4_000, run: openingsStay },
@@ -20,8 +21,15 @@ const trials: Record<string, { usual: number; run(count: number, seed: number): 
   calibration: { usual: 200, run: calibration },
   types: { usual: 300, run: typesByNoise },
   pictures: { usual: 5000, run: falseStretches },
+  walls: { usual: 40, run: walls },
   tiling: { usual: 10_000, run: tilePlans },
 };
+
+/** Walls found on drawn plans, clean and noisy. */
+async function walls(count: number, seed: number): Promise<object> {
+  const seeds = Array.from({ length: count }, (_, i) => seed + i);
+  return { clean: await measured(seeds, false), noisy: await measured(seeds, true) };
+}
 
 const option = (name: string) => process.argv.find((each) => each.startsWith(`--${name}=`))?.split('=')[1];
 const names = process.argv.slice(2).filter((each) => !each.startsWith('--'));
@@ -31,7 +39,7 @@ for (const [name, { usual, run }] of Object.entries(trials)) {
   if (names.length > 0 && !names.includes(name)) continue;
   const count = Number(option('count') ?? usual);
   const start = performance.now();
-  const result = run(count, seed);
+  const result = await run(count, seed);
   console.log(
     name,
     JSON.stringify(result, null, 1).slice(0, 1500),

@@ -172,7 +172,7 @@ export async function putReadable(id: string, { plan, version, mark }: Theirs): 
     const old = await device.jobs.get(id);
     const revision = 1 + (old?.revision ?? 0);
     const line = further(old ?? NEW, mark);
-    await device.jobs.put({ id, plan, base: plan, version, ...line, revision, waiting: 1, touched: now() });
+    await device.jobs.put({ id, plan, base: null, version, ...line, revision, waiting: 1, touched: now() });
   });
 }
 

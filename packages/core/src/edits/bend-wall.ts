@@ -1,3 +1,4 @@
+import { edit } from './edit';
 import {
   type Point,
   bulgeOfLength,
@@ -10,12 +11,11 @@ import {
   sagittaOf,
 } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
-import { type Id, isOfBend } from '../plan/plan';
+import { type Id, isOfBend, type Value } from '../plan/plan';
 import { formatLength } from '../units';
 import type { FaceRun } from '../rooms';
 import { networkOfFloor, roomOutline, freeRuns } from '../rooms';
 import { type HalfWall, facesOf } from '../walls';
-import type { Intent } from './intent';
 import { putReading } from './readings';
 import { requireFace } from './require';
 import { settle } from './settle';
@@ -25,11 +25,23 @@ const MOST = 1;
 /** Rounds until the inner face has the size that was typed; it is met at once unless joints move with the bend. */
 const ROUNDS = 12;
 
+export interface BendWall {
+  readonly kind: 'bendWall';
+  readonly floor: Id;
+  readonly face: string;
+  readonly by: 'sagitta' | 'radius' | 'length';
+  /** mm, of the inside face */
+  readonly value: number;
+  readonly way: 'out' | 'in';
+  /** It was measured: a reading is kept of it. */
+  readonly read?: Value;
+}
+
 /**
  * A wall becomes an arc between its corners, by the size of its inside face: how far it bows (sagitta), its radius, or
  * its length along the arc; out of the room or into it. A sagitta of 0 makes it straight again.
  */
-export function bendWall(draft: Draft, intent: Extract<Intent, { kind: 'bendWall' }>): void {
+export function bendWall(draft: Draft, intent: BendWall): void {
   const { floor, by, value, way, read } = intent;
   const face = requireFace(draft, floor, intent.face);
   if (!(value >= 0) || value > 1e6) throw new Refusal('A bend is measured in lengths under a kilometre.');
@@ -125,3 +137,7 @@ export const bendOf = (face: FaceRun) => ({
   length: edgeLength(face.a, face.b, face.bulge),
   way: face.bulge >= 0 ? ('out' as const) : ('in' as const),
 });
+
+export const bendWallEdits = {
+  bendWall: edit<BendWall>('bend wall', bendWall),
+};

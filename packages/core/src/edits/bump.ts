@@ -1,3 +1,5 @@
+import { edit } from './edit';
+import type { BumpShape } from './parts';
 import { type Point, moved, rightOf } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
 import type { Id, Wall } from '../plan/plan';
@@ -5,7 +7,6 @@ import type { WallFace } from '../derived';
 import { formatLength } from '../units';
 import { networkOfFloor } from '../rooms';
 import { type HalfWall, keepingPlaces, planarise } from '../walls';
-import type { Intent } from './intent';
 import { shiftCorner } from './move-wall';
 import { requireFace, requirePositive } from './require';
 import { settle } from './settle';
@@ -17,12 +18,26 @@ const LEAST = 20;
 /** A part that begins this near the end of its wall begins at the end, mm. */
 const AT_END = 20;
 
+export interface Bump {
+  readonly kind: 'bump';
+  readonly floor: Id;
+  readonly face: string;
+  readonly shape: BumpShape;
+  /** mm from the left end of the face, seen from inside the room */
+  readonly from: number;
+  readonly width: number;
+  /** mm out of the room; negative into it */
+  readonly depth: number;
+  /** How much narrower the far side is at each end, mm, for slanted cheeks. */
+  readonly splay?: number;
+}
+
 /**
  * Part of a wall is pushed out of the room (depth positive) or into it: squarely, with slanted cheeks, as an arc, or as
  * a solid chimney breast. At an end of the wall the wall beside it gets as much longer or shorter: the room becomes an L. Sizes are taken on the
  * inside, as a tape reads them.
  */
-export function bump(draft: Draft, intent: Extract<Intent, { kind: 'bump' }>): Id | void {
+export function bump(draft: Draft, intent: Bump): Id | void {
   const { floor, shape, from, width, depth, splay = 0 } = intent;
   const { units } = draft.job;
   const face = requireFace(draft, floor, intent.face);
@@ -52,7 +67,7 @@ function push(
   draft: Draft,
   floor: Id,
   face: WallFace,
-  { from, width, depth, shape, splay = 0 }: Extract<Intent, { kind: 'bump' }>,
+  { from, width, depth, shape, splay = 0 }: Bump,
   ends: { readonly left: boolean; readonly right: boolean },
 ): void {
   const half = face.halves.find((each) => {
@@ -105,3 +120,7 @@ function addCheek(draft: Draft, piece: Id, half: HalfWall, corner: Id, by: Point
 const sameSpot = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y) < 1.5;
 const runs = (wall: Wall, a: Id | undefined, b: Id | undefined): boolean =>
   (wall.start === a && wall.end === b) || (wall.start === b && wall.end === a);
+
+export const bumpEdits = {
+  bump: edit<Bump>(({ shape }) => (shape === 'breast' ? 'chimney breast' : 'bump'), bump),
+};

@@ -1,3 +1,4 @@
+import { edit } from './edit';
 import {
   type Point,
   alongOf,
@@ -12,20 +13,26 @@ import {
   subtract,
 } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
-import type { Corner } from '../plan/plan';
+import type { Corner, Id } from '../plan/plan';
 import { networkOfFloor } from '../rooms';
 import type { HalfWall, Network } from '../walls';
-import type { Intent } from './intent';
 import { settle } from './settle';
 
 /** Ends closer than this to being in line are joined straight, mm. */
 const NO_LEG = 5;
 
+export interface CloseEnd {
+  readonly kind: 'closeEnd';
+  readonly floor: Id;
+  readonly corner: Id;
+  readonly how: 'straight' | 'squared';
+}
+
 /**
  * Closes an outline left open: from an open end to the nearest other one, straight across or squared by going on in
  * the directions both ends already have. With no other open end it goes straight on to the next wall.
  */
-export function closeEnd(draft: Draft, { floor, corner, how }: Extract<Intent, { kind: 'closeEnd' }>): void {
+export function closeEnd(draft: Draft, { floor, corner, how }: CloseEnd): void {
   const network = networkOfFloor(draft, floor);
   const star = network.stars.get(corner);
   if (!star || star.around.length !== 1) throw new Refusal('That end is closed already.');
@@ -95,4 +102,8 @@ function straightOn(network: Network, from: Corner, out: Point): Point {
 const footOnto = (course: ReturnType<typeof courseOf>, p: Point): boolean => {
   const along = alongOf(course, p);
   return along > -1 && along < course.length + 1;
+};
+
+export const closeEndEdits = {
+  closeEnd: edit<CloseEnd>('close outline', closeEnd),
 };

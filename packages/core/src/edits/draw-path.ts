@@ -1,3 +1,4 @@
+import { edit } from './edit';
 import { type RingPoint, distance, distanceToCourse, edgeLength, reversedRing, signedArea } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
 import type { Id, Place, ReadingKind, Room, Units, Wall } from '../plan/plan';
@@ -5,7 +6,7 @@ import { floorAt, floorsOf, networkOfFloor } from '../rooms';
 import { valueOnPlan } from '../trueup';
 import { formatLength } from '../units';
 import { BESIDE, attachPath } from './attach';
-import type { Intent, ReadOnTheWay, Typed, TypedLength } from './intent';
+import type { ReadOnTheWay, Typed, TypedLength, Tracing } from './parts';
 import { putReading } from './readings';
 import { scaleFaces } from './scale-faces';
 import { settle } from './settle';
@@ -14,11 +15,30 @@ import { tracedWalls } from './trace';
 /** A leg shorter than this is a slip of the finger, mm. */
 const SHORTEST = 50;
 
+export interface DrawPath {
+  readonly kind: 'drawPath';
+  readonly floor: Id;
+  /** The corners; with a bulge the leg from that corner to the next is an arc. */
+  readonly points: readonly RingPoint[];
+  readonly closed: boolean;
+  /** A boundary without a wall. */
+  readonly chalk?: boolean;
+  readonly traced?: Tracing;
+  /** The length typed for each leg, null where it was only drawn. */
+  readonly lengths?: readonly (TypedLength | null)[];
+  /** How far each curved leg was measured to bow, null where it was not. */
+  readonly bows?: readonly (TypedLength | null)[];
+  /** The clockwise turn measured at each corner, degrees; null where it is only assumed. */
+  readonly turns?: readonly (TypedLength | null)[];
+  /** When they were read, ISO 8601. */
+  readonly time?: string;
+}
+
 /**
  * Walls from corner to corner, as they were drawn: an outline that closes on itself or on the walls that are there,
  * a wall across a room, a chalk line, or an outline left open. Returns a room that came about, if one did.
  */
-export function drawPath(draft: Draft, intent: Extract<Intent, { kind: 'drawPath' }>): Id | void {
+export function drawPath(draft: Draft, intent: DrawPath): Id | void {
   const { floor, chalk = false } = intent;
   const drawn = withoutRepeats(intent.points);
   const closed = intent.closed || (drawn.length > 3 && distance(drawn[0]!, drawn.at(-1)!) <= BESIDE);
@@ -67,11 +87,7 @@ const withoutRepeats = (points: readonly RingPoint[]): RingPoint[] =>
   points.filter((p, i) => i === 0 || distance(p, points[i - 1]!) >= 1);
 
 /** What was read on the way, as a room that is walked clockwise sees it. */
-function readOf(
-  { lengths = [], bows = [], turns = [] }: Extract<Intent, { kind: 'drawPath' }>,
-  count: number,
-  turned: boolean,
-): ReadOnTheWay {
+function readOf({ lengths = [], bows = [], turns = [] }: DrawPath, count: number, turned: boolean): ReadOnTheWay {
   const legs = (typed: Typed) => (turned ? reversedLegs(typed) : typed);
   const angles = Array.from({ length: count }, (_, i): TypedLength | null => {
     const turn = turns[turned ? count - 1 - i : i];
@@ -160,3 +176,7 @@ function tracedAs(typed: TypedLength, value: number, units: Units): TypedLength 
 function cornerNear(draft: Draft, floor: Id, p: RingPoint): Id | null {
   return draft.on('corners', floor).find((corner) => distance(corner, p) < 2)?.id ?? null;
 }
+
+export const drawPathEdits = {
+  drawPath: edit<DrawPath>(({ chalk }) => (chalk ? 'chalk line' : 'draw walls'), drawPath),
+};

@@ -1,17 +1,24 @@
+import { edit } from './edit';
 import { type Point, cross, dot, lineMeeting, moved, rightOf } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
 import type { Id } from '../plan/plan';
 import { networkBefore } from '../rooms';
 import { type HalfWall, type Network, STRAIGHT } from '../walls';
-import type { Intent } from './intent';
 import { requireFace } from './require';
 import { settle } from './settle';
+
+export interface KeepFlush {
+  readonly kind: 'keepFlush';
+  readonly floor: Id;
+  readonly face: string;
+  readonly side: 'inside' | 'outside';
+}
 
 /**
  * Where walls of different thickness stand in one line, one face is kept flush: the line of all of them is laid on that
  * face of the chosen wall, and every one stands with its whole thickness behind it.
  */
-export function keepFlush(draft: Draft, { floor, face: key, side }: Extract<Intent, { kind: 'keepFlush' }>): void {
+export function keepFlush(draft: Draft, { floor, face: key, side }: KeepFlush): void {
   const face = requireFace(draft, floor, key);
   if (face.bulge !== 0) throw new Refusal('Only straight walls can be kept flush.');
   const network = networkBefore(draft, floor);
@@ -68,3 +75,7 @@ function slid(network: Network, id: Id, mine: ReadonlySet<Id>, shift: Point, d: 
     .sort((a, b) => Math.abs(cross(b.d, d)) - Math.abs(cross(a.d, d)))[0];
   return (rail && lineMeeting(corner, moved(corner, rail.d, 1000), to, moved(to, d, 1000))) ?? to;
 }
+
+export const flushEdits = {
+  keepFlush: edit<KeepFlush>('keep flush', keepFlush),
+};

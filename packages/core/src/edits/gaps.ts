@@ -1,20 +1,26 @@
+import { edit } from './edit';
 import { type Draft, Refusal } from '../plan/draft';
-import { type GapReading, type Id, type OpeningType, openingsOfGap, placeOfGap } from '../plan/plan';
+import { type GapReading, type Id, type OpeningType, openingsOfGap, placeOfGap, type Value } from '../plan/plan';
 import { type GapRun, type WidthRead, alikeWithin, gapRun, labelOf, sameType, wallRead, widthRead } from '../openings';
 import { networkOfFloor } from '../rooms';
 import { type Slip, deviationOf, slipOf } from '../trueup';
 import { formatLength } from '../units';
-import type { Intent } from './intent';
 import { ownType } from './opening-types';
 import { measuredAgain, putReading } from './readings';
 import { requirePositive } from './require';
 import { settle } from './settle';
 
+/** A distance along a straight wall, between the corners of a face; mm. */
+export type ReadGap = { readonly kind: 'readGap'; readonly floor: Id; readonly read: Value } & Pick<
+  GapReading,
+  'from' | 'to' | 'a' | 'b'
+>;
+
 /**
  * A distance read along a wall: over a gap, over an opening, or running from a corner. From end to end it is the length of the
  * wall itself. The openings go to where their jambs were read.
  */
-export function readGap(draft: Draft, intent: Extract<Intent, { kind: 'readGap' }>): void {
+export function readGap(draft: Draft, intent: ReadGap): void {
   const { floor, from, to, a, b, read } = intent;
   requirePositive(read.value, 'A distance');
   const run = gapRun(networkOfFloor(draft, floor), from, to, draft.openingsOf(floor));
@@ -78,3 +84,7 @@ function slipIn(reading: GapReading, off: number): Slip | null {
   const deviation = deviationOf({ kind: 'length', held: false, ...reading });
   return slipOf(reading, reading.value - off, deviation) ?? slipOf(reading, reading.value + off, deviation);
 }
+
+export const gapsEdits = {
+  readGap: edit<ReadGap>('read along wall', readGap),
+};

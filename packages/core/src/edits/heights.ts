@@ -1,14 +1,24 @@
+import { edit } from './edit';
+import type { Point } from '../geometry';
 import type { Draft } from '../plan/draft';
 import { Refusal } from '../plan/draft';
-import type { HeightReading, Value } from '../plan/plan';
+import type { HeightReading, Value, Id } from '../plan/plan';
 import { floorAt, floorsOf, networkOfFloor } from '../rooms';
-import type { Intent } from './intent';
 import { measuredAgain } from './readings';
 import { requirePositive } from './require';
 import { requireRoom } from './rooms';
 
+export interface SetCeilingHeight {
+  readonly kind: 'setCeilingHeight';
+  readonly room: Id;
+  readonly height: number;
+  readonly scope: 'room' | 'all';
+  /** It was measured in this room: a reading is kept of it. */
+  readonly read?: Value;
+}
+
 /** The ceiling of a room, or of all rooms; where it was measured it is a reading of that room. */
-export function setCeilingHeight(draft: Draft, intent: Extract<Intent, { kind: 'setCeilingHeight' }>): void {
+export function setCeilingHeight(draft: Draft, intent: SetCeilingHeight): void {
   requirePositive(intent.height, 'A ceiling height');
   const room = requireRoom(draft, intent.room);
   const measured = new Set(
@@ -26,7 +36,15 @@ export function setCeilingHeight(draft: Draft, intent: Extract<Intent, { kind: '
 /** Nearer than this it is the same point measured again, mm. */
 const SAME_POINT = 100;
 
-export function readHeight(draft: Draft, { room: id, at, read }: Extract<Intent, { kind: 'readHeight' }>): void {
+/** The height under a slope over a point of a room's floor. */
+export interface ReadHeight {
+  readonly kind: 'readHeight';
+  readonly room: Id;
+  readonly at: Point;
+  readonly read: Value;
+}
+
+export function readHeight(draft: Draft, { room: id, at, read }: ReadHeight): void {
   requirePositive(read.value, 'A height');
   const room = requireRoom(draft, id);
   const floors = floorsOf(networkOfFloor(draft, room.floor));
@@ -46,3 +64,8 @@ function put(
 ): void {
   draft.put('heights', { id: before?.id ?? draft.newId(), ...where, ...measuredAgain(before, read) });
 }
+
+export const heightsEdits = {
+  setCeilingHeight: edit<SetCeilingHeight>('ceiling height', setCeilingHeight),
+  readHeight: edit<ReadHeight>('height', readHeight),
+};

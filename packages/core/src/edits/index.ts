@@ -1,6 +1,7 @@
 export * from './apply';
 export { bendOf } from './bend-wall';
-export * from './intent';
+export * from './parts';
+export { type Intent, editName } from './registry';
 export { USUAL_SOLID } from './solids';
 export * from './repair';
 export * from './seen-rooms';

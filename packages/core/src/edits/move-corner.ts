@@ -1,15 +1,22 @@
+import { edit } from './edit';
 import { type Course, type Point, alongOf, pointAt } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
 import type { Corner, Id } from '../plan/plan';
 import { networkBefore } from '../rooms';
 import { endOnWall } from './attach';
 import { join } from './heal';
-import type { Intent } from './intent';
 import { requireFace } from './require';
 import { settle } from './settle';
 
+export interface MoveCorner {
+  readonly kind: 'moveCorner';
+  readonly floor: Id;
+  readonly corner: Id;
+  readonly to: Point;
+}
+
 /** A corner is put somewhere else; its walls turn and stretch with it. The end of an open wall may close an outline. */
-export function moveCorner(draft: Draft, { floor, corner: id, to }: Extract<Intent, { kind: 'moveCorner' }>): void {
+export function moveCorner(draft: Draft, { floor, corner: id, to }: MoveCorner): void {
   requirePlace(to);
   const star = networkBefore(draft, floor).stars.get(requireCorner(draft, id).id);
   if (!star) throw new Refusal('That corner is no longer there.');
@@ -21,8 +28,15 @@ export function moveCorner(draft: Draft, { floor, corner: id, to }: Extract<Inte
   settle(draft, floor, { changed, keepRooms: !open });
 }
 
+export interface AddCorner {
+  readonly kind: 'addCorner';
+  readonly floor: Id;
+  readonly face: string;
+  readonly along: number;
+}
+
 /** A corner where there was none, on a wall, `along` mm from the left end of its face. */
-export function addCorner(draft: Draft, { floor, face: key, along }: Extract<Intent, { kind: 'addCorner' }>): Id {
+export function addCorner(draft: Draft, { floor, face: key, along }: AddCorner): Id {
   const face = requireFace(draft, floor, key);
   if (!(along > 50 && along < face.length - 50)) throw new Refusal('There is a corner already. Tap further from it.');
   for (const half of face.halves) {
@@ -35,8 +49,14 @@ export function addCorner(draft: Draft, { floor, face: key, along }: Extract<Int
   throw new Refusal('That wall is no longer there.');
 }
 
+export interface RemoveCorner {
+  readonly kind: 'removeCorner';
+  readonly floor: Id;
+  readonly corner: Id;
+}
+
 /** A corner between two walls goes; one straight wall takes their place. */
-export function removeCorner(draft: Draft, { floor, corner }: Extract<Intent, { kind: 'removeCorner' }>): void {
+export function removeCorner(draft: Draft, { floor, corner }: RemoveCorner): void {
   requireCorner(draft, corner);
   const star = networkBefore(draft, floor).stars.get(corner);
   if (!star || star.around.length !== 2)
@@ -62,3 +82,9 @@ function nearestOn(course: Course, p: Point): Point | null {
   const along = alongOf(course, p);
   return along > 1 && along < course.length - 1 ? pointAt(course, along) : null;
 }
+
+export const moveCornerEdits = {
+  moveCorner: edit<MoveCorner>('move corner', moveCorner),
+  addCorner: edit<AddCorner>('add corner', addCorner),
+  removeCorner: edit<RemoveCorner>('remove corner', removeCorner),
+};

@@ -1,21 +1,27 @@
+import { edit } from './edit';
 import { type Point, cross, dot, lineMeeting, moved, rightOf } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
 import type { Id } from '../plan/plan';
 import { type HalfWall, STRAIGHT, type Star } from '../walls';
 import { networkBefore } from '../rooms';
-import type { Intent } from './intent';
 import { requireFace } from './require';
 import { settle } from './settle';
+
+export interface MoveWall {
+  readonly kind: 'moveWall';
+  readonly floor: Id;
+  readonly face: string;
+  /** mm into the room */ readonly by: number;
+  /** Whether the walls at its ends get longer or shorter along their lines, or turn with it. */
+  readonly neighbours?: 'stretch' | 'turn';
+}
 
 /**
  * A face's walls move straight into the room (or out of it, negative). The walls at its ends stretch along their
  * own lines, or turn with it when told so. Where the line of the moving wall goes on beyond its end, that part stays and a piece of wall joins
  * the two. Refuses when a room would be lost, walls would cross, or a taped length would change.
  */
-export function moveWall(
-  draft: Draft,
-  { floor, face: key, by, neighbours }: Extract<Intent, { kind: 'moveWall' }>,
-): void {
+export function moveWall(draft: Draft, { floor, face: key, by, neighbours }: MoveWall): void {
   if (!Number.isFinite(by)) throw new Refusal('That wall can not go there.');
   const face = requireFace(draft, floor, key);
   const network = networkBefore(draft, floor);
@@ -99,3 +105,7 @@ function endsOf(draft: Draft, walls: ReadonlySet<Id>): Set<Id> {
 }
 
 const inLine = (a: HalfWall, b: HalfWall): boolean => Math.abs(cross(a.d, b.d)) < STRAIGHT && dot(a.d, b.d) < 0;
+
+export const moveWallEdits = {
+  moveWall: edit<MoveWall>('move wall', moveWall),
+};

@@ -1,8 +1,8 @@
+import { edit } from './edit';
 import { type Draft, Refusal } from '../plan/draft';
 import { type Id, type OpeningSpec, type OpeningType, kindOfForm, nextNumber } from '../plan/plan';
 import { openingSpecSchema } from '../plan/schema';
 import { sameType, specOf } from '../openings';
-import type { Intent } from './intent';
 import { requireName, requirePositive } from './require';
 import { settle } from './settle';
 
@@ -53,14 +53,28 @@ export function ownType(draft: Draft, opening: Id, change: Partial<OpeningSpec>)
 const isAlone = (draft: Draft, type: Id): boolean =>
   Object.values(draft.openings).filter((each) => each.type === type).length === 1;
 
+export interface ChangeType {
+  readonly kind: 'changeType';
+  readonly type: Id;
+  readonly change: Partial<Omit<OpeningType, 'id'>>;
+}
+
 /** The type is changed, and with it all that is of it. What no longer fits its wall is kept, and said. */
-export function changeTypeOfAll(draft: Draft, { type, change }: Extract<Intent, { kind: 'changeType' }>): void {
+function changeTypeOfAll(draft: Draft, { type, change }: ChangeType): void {
   changeType(draft, type, change);
   for (const floor of Object.keys(draft.floors)) settle(draft, floor, {});
 }
 
+/** Another type: one there is, a new one, or what it is as one of its own. */
+export interface TakeType {
+  readonly kind: 'takeType';
+  readonly opening: Id;
+  readonly as: Id | OpeningSpec | 'own';
+  readonly name?: string;
+}
+
 /** The opening takes another type, one there is or a new one; or what it is becomes a type of its own. */
-export function takeOtherType(draft: Draft, intent: Extract<Intent, { kind: 'takeType' }>): void {
+function takeOtherType(draft: Draft, intent: TakeType): void {
   const opening = draft.opening(intent.opening);
   if (!opening) throw new Refusal('That opening is no longer there.');
   const { as } = intent;
@@ -87,3 +101,8 @@ export function dropUnusedTypes(draft: Draft): void {
   const used = new Set(Object.values(draft.openings).map(({ type }) => type));
   for (const id of Object.keys(draft.types)) if (!used.has(id)) draft.drop('types', id);
 }
+
+export const openingTypesEdits = {
+  changeType: edit<ChangeType>('change type', changeTypeOfAll),
+  takeType: edit<TakeType>('take type', takeOtherType),
+};

@@ -1,18 +1,40 @@
+import { edit } from './edit';
 import type { WallFace } from '../derived';
 import { alongOf, pointAt } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
-import { type Id, type Opening, type PlacedOpening, kindOfForm, nextNumber, openingsOfGap } from '../plan/plan';
+import {
+  type Id,
+  type Opening,
+  type PlacedOpening,
+  kindOfForm,
+  nextNumber,
+  openingsOfGap,
+  type OpeningKind,
+  type OpeningSpec,
+  type WallSide,
+} from '../plan/plan';
 import { refusalOf, usualSpec } from '../openings';
 import { networkBefore, networkOfFloor } from '../rooms';
 import { faceStretch, wallInsets } from '../walls';
-import type { Intent, OpeningSize, PlaceOnFace } from './intent';
+import type { OpeningSize, PlaceOnFace } from './parts';
 import { changeType, ownType, requireSpec, takeType } from './opening-types';
 import { requireFace, requireNote } from './require';
 import { settle } from './settle';
 
 type Placed = Pick<Opening, 'wall' | 'side' | 'anchor' | 'offset'>;
 
-export function addOpening(draft: Draft, intent: Extract<Intent, { kind: 'addOpening' }>): Id {
+export type AddOpening = {
+  readonly kind: 'addOpening';
+  readonly floor: Id;
+  readonly opening: OpeningKind;
+  /** What it is like, where it is not as usual. */
+  readonly spec?: Partial<OpeningSpec>;
+  /** An opening it is a copy of. */
+  readonly like?: Id;
+} & PlaceOnFace &
+  OpeningSize;
+
+export function addOpening(draft: Draft, intent: AddOpening): Id {
   const like = intent.like === undefined ? null : requireOpening(draft, intent.like);
   const spec = { ...(like ?? usualSpec(intent.opening, draft.job.units)), ...intent.spec, ...sizeOf(intent) };
   const type = like && !intent.spec ? like.type : takeType(draft, requireSpec(spec));
@@ -46,7 +68,17 @@ function turnedAs(draft: Draft, like: Opening, to: Placed): Pick<Opening, 'hinge
     : { hinge: like.hinge, swing: like.swing };
 }
 
-export function changeOpening(draft: Draft, intent: Extract<Intent, { kind: 'changeOpening' }>): void {
+export type ChangeOpening = {
+  readonly kind: 'changeOpening';
+  readonly floor: Id;
+  readonly opening: Id;
+  readonly place?: PlaceOnFace;
+  /** Its size is that of all openings of its type. */
+  readonly all?: boolean;
+  readonly note?: string;
+} & OpeningSize;
+
+export function changeOpening(draft: Draft, intent: ChangeOpening): void {
   const opening = requireOpening(draft, intent.opening);
   if (intent.note !== undefined) draft.put('openings', { ...opening, note: requireNote(intent.note) });
   changeSize(draft, opening.id, sizeOf(intent), intent.all ?? false);
@@ -87,8 +119,14 @@ function place(draft: Draft, floor: Id, opening: Opening, to: PlaceOnFace): void
   });
 }
 
+export interface SpaceOpenings {
+  readonly kind: 'spaceOpenings';
+  readonly floor: Id;
+  readonly face: string;
+}
+
 /** The openings of a wall, with equal gaps between them and to both corners. */
-export function spaceOpenings(draft: Draft, { floor, face: key }: Extract<Intent, { kind: 'spaceOpenings' }>): void {
+export function spaceOpenings(draft: Draft, { floor, face: key }: SpaceOpenings): void {
   const face = requireFace(draft, floor, key);
   if (face.openings.length === 0) throw new Refusal('There is nothing in this wall to space out.');
   const gap =
@@ -103,7 +141,13 @@ export function spaceOpenings(draft: Draft, { floor, face: key }: Extract<Intent
   settle(draft, floor, {});
 }
 
-export function flipOpening(draft: Draft, { opening: id, what }: Extract<Intent, { kind: 'flipOpening' }>): void {
+export interface FlipOpening {
+  readonly kind: 'flipOpening';
+  readonly opening: Id;
+  readonly what: 'hinge' | 'swing';
+}
+
+export function flipOpening(draft: Draft, { opening: id, what }: FlipOpening): void {
   const opening = requireOpening(draft, id);
   draft.put(
     'openings',
@@ -111,11 +155,23 @@ export function flipOpening(draft: Draft, { opening: id, what }: Extract<Intent,
   );
 }
 
-export function swingOpening(draft: Draft, { opening, hinge, swing }: Extract<Intent, { kind: 'swingOpening' }>): void {
+export interface SwingOpening {
+  readonly kind: 'swingOpening';
+  readonly opening: Id;
+  readonly hinge: 'start' | 'end';
+  readonly swing: WallSide;
+}
+
+function swingOpening(draft: Draft, { opening, hinge, swing }: SwingOpening): void {
   draft.put('openings', { ...requireOpening(draft, opening), hinge, swing });
 }
 
-export function removeOpening(draft: Draft, { opening }: Extract<Intent, { kind: 'removeOpening' }>): void {
+export interface RemoveOpening {
+  readonly kind: 'removeOpening';
+  readonly opening: Id;
+}
+
+export function removeOpening(draft: Draft, { opening }: RemoveOpening): void {
   requireOpening(draft, opening);
   dropOpening(draft, opening);
 }
@@ -197,3 +253,12 @@ function placedOn(draft: Draft, face: WallFace, place: PlaceOnFace, width: numbe
   }
   throw new Refusal('That wall is no longer there.');
 }
+
+export const openingsEdits = {
+  addOpening: edit<AddOpening>('add opening', addOpening),
+  changeOpening: edit<ChangeOpening>('change opening', changeOpening),
+  spaceOpenings: edit<SpaceOpenings>('space openings', spaceOpenings),
+  flipOpening: edit<FlipOpening>('flip door', flipOpening),
+  swingOpening: edit<SwingOpening>('swing', swingOpening),
+  removeOpening: edit<RemoveOpening>('remove opening', removeOpening),
+};

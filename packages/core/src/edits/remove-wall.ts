@@ -1,13 +1,19 @@
+import { edit } from './edit';
 import type { Draft } from '../plan/draft';
 import type { Id } from '../plan/plan';
 import { heal } from './heal';
 import { dropOpening } from './openings';
-import type { Intent } from './intent';
 import { requireFace } from './require';
 import { settle } from './settle';
 
+export interface RemoveWall {
+  readonly kind: 'removeWall';
+  readonly floor: Id;
+  readonly face: string;
+}
+
 /** The walls of a face go, with their openings. Walls that met them in line heal; rooms on both sides become one. */
-export function removeWall(draft: Draft, { floor, face: key }: Extract<Intent, { kind: 'removeWall' }>): void {
+export function removeWall(draft: Draft, { floor, face: key }: RemoveWall): void {
   const face = requireFace(draft, floor, key);
   const touched = new Set<Id>();
   for (const { wall } of face.halves) {
@@ -19,3 +25,7 @@ export function removeWall(draft: Draft, { floor, face: key }: Extract<Intent, {
   for (const id of touched) heal(draft, floor, id);
   settle(draft, floor, { changed: [] });
 }
+
+export const removeWallEdits = {
+  removeWall: edit<RemoveWall>('remove wall', removeWall),
+};

@@ -1,20 +1,39 @@
+import { edit } from './edit';
+import type { Point } from '../geometry';
 import { deriveFloor } from '../derived';
 import { type Draft, Refusal } from '../plan/draft';
-import type { Id, Room } from '../plan/plan';
+import type { Id, Room, RoomColour } from '../plan/plan';
 import { floorContains } from '../rooms';
-import type { Intent } from './intent';
 import { requireName } from './require';
 
-export function nameRoom(draft: Draft, { room, name }: Extract<Intent, { kind: 'nameRoom' }>): void {
+export interface NameRoom {
+  readonly kind: 'nameRoom';
+  readonly room: Id;
+  readonly name: string;
+}
+
+export function nameRoom(draft: Draft, { room, name }: NameRoom): void {
   draft.put('rooms', { ...requireRoom(draft, room), name: requireName(name) });
 }
 
-export function colourRoom(draft: Draft, { room, colour }: Extract<Intent, { kind: 'colourRoom' }>): void {
+export interface ColourRoom {
+  readonly kind: 'colourRoom';
+  readonly room: Id;
+  readonly colour: RoomColour | null;
+}
+
+export function colourRoom(draft: Draft, { room, colour }: ColourRoom): void {
   draft.put('rooms', { ...requireRoom(draft, room), colour });
 }
 
+export interface PlaceLabel {
+  readonly kind: 'placeLabel';
+  readonly room: Id;
+  readonly at: Point | null;
+}
+
 /** The label goes where it is put, inside the room; null: back to where there is most room for it. */
-export function placeLabel(draft: Draft, { room: id, at }: Extract<Intent, { kind: 'placeLabel' }>): void {
+export function placeLabel(draft: Draft, { room: id, at }: PlaceLabel): void {
   const room = requireRoom(draft, id);
   const derived = deriveFloor(draft.before, room.floor).rooms.find((each) => each.room.id === id);
   if (at && !(derived && floorContains(derived.outline.rings, at)))
@@ -27,3 +46,9 @@ export function requireRoom(draft: Draft, id: Id): Room {
   if (!room) throw new Refusal('That room is no longer there.');
   return room;
 }
+
+export const roomsEdits = {
+  nameRoom: edit<NameRoom>('room name', nameRoom),
+  colourRoom: edit<ColourRoom>('room colour', colourRoom),
+  placeLabel: edit<PlaceLabel>('move label', placeLabel),
+};

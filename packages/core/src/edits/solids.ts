@@ -1,3 +1,5 @@
+import { edit } from './edit';
+import type { PlaceOnFace } from './parts';
 import type { WallFace } from '../derived';
 import { deriveFloor } from '../derived';
 import { type Point, alongOf, pointAt, ringContains } from '../geometry';
@@ -6,7 +8,6 @@ import type { Id, Solid, SolidKind, SolidShape, WallStand } from '../plan/plan';
 import { networkBefore } from '../rooms';
 import { faceAt } from '../snapping';
 import { faceStretch, wallInsets } from '../walls';
-import type { Intent } from './intent';
 import { requireFace, requirePositive } from './require';
 
 /** A pier put down this close to a wall leans on it, mm. */
@@ -19,8 +20,19 @@ export const USUAL_SOLID: Record<SolidKind, { width: number; depth: number }> = 
   'chimney breast': { width: 1400, depth: 350 },
 };
 
+export interface AddSolid {
+  readonly kind: 'addSolid';
+  readonly floor: Id;
+  readonly solid: SolidKind;
+  readonly shape: SolidShape;
+  readonly at: Point;
+  readonly turn?: number;
+  readonly width?: number;
+  readonly depth?: number;
+}
+
 /** A column or pier put down at a point: near a wall it leans on it, else it stands free. */
-export function addSolid(draft: Draft, intent: Extract<Intent, { kind: 'addSolid' }>): Id {
+export function addSolid(draft: Draft, intent: AddSolid): Id {
   const { floor, solid: kind, shape, at } = intent;
   const usual = USUAL_SOLID[kind];
   const { width = usual.width, depth = usual.depth } = intent;
@@ -77,7 +89,20 @@ function standOn(draft: Draft, face: WallFace, from: number, width: number): Wal
   return { kind: 'wall', wall: half.wall.id, anchor, side, offset: along * stretch };
 }
 
-export function changeSolid(draft: Draft, intent: Extract<Intent, { kind: 'changeSolid' }>): void {
+export interface ChangeSolid {
+  readonly kind: 'changeSolid';
+  readonly solid: Id;
+  readonly width?: number;
+  readonly depth?: number;
+  readonly shape?: SolidShape;
+  readonly turn?: number;
+  /** Where its middle goes, for one that stands free. */
+  readonly to?: Point;
+  /** Where it goes along a wall, for one that leans on it. */
+  readonly place?: PlaceOnFace;
+}
+
+export function changeSolid(draft: Draft, intent: ChangeSolid): void {
   const solid = requireSolid(draft, intent.solid);
   const { width = solid.width, depth = solid.depth, shape = solid.shape } = intent;
   requirePositive(width, 'A width');
@@ -86,12 +111,7 @@ export function changeSolid(draft: Draft, intent: Extract<Intent, { kind: 'chang
   requireInRoom(draft, draft.solids[solid.id]!);
 }
 
-function standFor(
-  draft: Draft,
-  solid: Solid,
-  intent: Extract<Intent, { kind: 'changeSolid' }>,
-  width: number,
-): Solid['stand'] {
+function standFor(draft: Draft, solid: Solid, intent: ChangeSolid, width: number): Solid['stand'] {
   const { stand } = solid;
   if (stand.kind === 'free')
     return {
@@ -108,7 +128,12 @@ function standFor(
   return stand;
 }
 
-export function removeSolid(draft: Draft, { solid }: Extract<Intent, { kind: 'removeSolid' }>): void {
+export interface RemoveSolid {
+  readonly kind: 'removeSolid';
+  readonly solid: Id;
+}
+
+export function removeSolid(draft: Draft, { solid }: RemoveSolid): void {
   requireSolid(draft, solid);
   draft.drop('solids', solid);
 }
@@ -128,3 +153,9 @@ function requireInRoom(draft: Draft, solid: Solid): void {
   );
   if (!room) throw new Refusal(`A ${solid.kind} stands in a room. Put it down inside one.`);
 }
+
+export const solidsEdits = {
+  addSolid: edit<AddSolid>('add column', addSolid),
+  changeSolid: edit<ChangeSolid>('change column', changeSolid),
+  removeSolid: edit<RemoveSolid>('remove column', removeSolid),
+};

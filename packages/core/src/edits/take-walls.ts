@@ -1,15 +1,22 @@
+import { edit } from './edit';
+import type { AddOpening } from './openings';
 import { type WallFace, deriveFloor } from '../derived';
 import { type Point, alongOf, direction, moved, offOf } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
-import type { Plan } from '../plan/plan';
+import type { Plan, Id } from '../plan/plan';
 import { type SeenWall, scaleOf } from '../underlay';
 import { attachPath } from './attach';
-import type { Intent } from './intent';
 import { scaleFaces } from './scale-faces';
 import { settle } from './settle';
 import { requireUnderlay } from './trace';
 
-type TakeWalls = Extract<Intent, { kind: 'takeWalls' }>;
+export interface TakeWalls {
+  readonly kind: 'takeWalls';
+  readonly underlay: Id;
+  readonly walls: readonly SeenWall[];
+  /** ISO 8601 */
+  readonly time: string;
+}
 
 /**
  * Walls that were seen on an underlay become walls of the plan, as thick as they were seen; the lengths of rooms they enclose are scaled.
@@ -41,12 +48,12 @@ export function takeWalls(draft: Draft, { underlay: id, walls, time }: TakeWalls
 }
 
 /** The doors and windows of seen walls, as edits of the plan that has those walls: each on the face of a room that it is in. */
-export function openingsToAdd(plan: Plan, { underlay, walls }: TakeWalls): Extract<Intent, { kind: 'addOpening' }>[] {
+export function openingsToAdd(plan: Plan, { underlay, walls }: TakeWalls): AddOpening[] {
   const floor = plan.underlays[underlay]!.floor;
   const derived = deriveFloor(plan, floor);
   const faces = [...derived.rooms.flatMap((room) => room.faces), ...derived.free];
   return walls.flatMap((wall) =>
-    wall.gaps.flatMap((gap): Extract<Intent, { kind: 'addOpening' }>[] => {
+    wall.gaps.flatMap((gap): AddOpening[] => {
       const at = moved(wall.a, direction(wall.a, wall.b), (gap.from + gap.to) / 2);
       const width = Math.round(gap.to - gap.from);
       const face = faceOn(faces, wall, at, width);
@@ -70,3 +77,7 @@ function faceOn(faces: readonly WallFace[], wall: SeenWall, at: Point, width: nu
     })
     .sort((a, b) => past(a) - past(b))[0];
 }
+
+export const takeWallsEdits = {
+  takeWalls: edit<TakeWalls>('take walls', takeWalls),
+};

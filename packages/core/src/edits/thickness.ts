@@ -1,11 +1,25 @@
+import { edit } from './edit';
 import { type Draft, Refusal } from '../plan/draft';
-import type { Id, Reading, Wall } from '../plan/plan';
+import type { Id, Reading, Wall, Value } from '../plan/plan';
 import { networkOfFloor } from '../rooms';
 import { runOfReading } from '../walls';
-import type { Intent } from './intent';
 import { putReading } from './readings';
 import { requireFace, requirePositive } from './require';
 import { settle } from './settle';
+
+export interface SetThickness {
+  readonly kind: 'setThickness';
+  readonly floor: Id;
+  /** The face it was typed on. */
+  readonly face: string;
+  readonly thickness: number;
+  /** The walls of this face, or all walls of their kind on the floor. */
+  readonly scope: 'wall' | 'all';
+  /** Seen from the face it was typed on; outwards unless said. */
+  readonly grow?: 'outwards' | 'inwards' | 'both';
+  /** It was measured on this face: a reading is kept of it. */
+  readonly read?: Value;
+}
 
 /**
  * The walls of a face (or all of their kind) get a thickness. Unless told otherwise walls grow behind the face:
@@ -13,7 +27,7 @@ import { settle } from './settle';
  */
 export function setThickness(
   draft: Draft,
-  { floor, face, thickness, scope, grow = 'outwards', read }: Extract<Intent, { kind: 'setThickness' }>,
+  { floor, face, thickness, scope, grow = 'outwards', read }: SetThickness,
 ): void {
   requirePositive(thickness, 'A wall thickness');
   const { halves, from, to } = requireFace(draft, floor, face);
@@ -78,3 +92,7 @@ function grown(
   const kept = Math.min(keepRight ? wall.right : wall.left, thickness);
   return keepRight ? { right: kept, left: thickness - kept } : { left: kept, right: thickness - kept };
 }
+
+export const thicknessEdits = {
+  setThickness: edit<SetThickness>('wall thickness', setThickness),
+};

@@ -3,7 +3,7 @@ import { type Draft, Refusal } from '../plan/draft';
 import type { Id, Underlay, Value, Wall } from '../plan/plan';
 import { type TracedBody, scaleOf, tracedBetween } from '../underlay';
 import { formatLength } from '../units';
-import type { ReadOnTheWay, Tracing, TypedLength } from './intent';
+import type { ReadOnTheWay, Tracing, TypedLength } from './parts';
 
 /** Walls that were traced: where their lines go, how thick they are, and what the picture says of their lengths. */
 export interface TracedWalls {

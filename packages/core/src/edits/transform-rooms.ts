@@ -1,3 +1,4 @@
+import { edit } from './edit';
 import { type Point, turned } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
 import {
@@ -14,14 +15,22 @@ import {
 import { floorAt, floorsOf, networkBefore } from '../rooms';
 import type { Network } from '../walls';
 import { newRoom } from './draw-path';
-import type { Intent, Motion } from './intent';
+import type { Motion } from './parts';
 import { settle } from './settle';
+
+export interface TransformRooms {
+  readonly kind: 'transformRooms';
+  readonly floor: Id;
+  readonly rooms: readonly Id[];
+  readonly motion: Motion;
+  readonly copy: boolean;
+}
 
 /**
  * Rooms are moved, turned or mirrored, or copied, with all that belongs to them: walls, openings, solids, readings.
  * A wall shared with a room that stays is left where it is, and goes along as a wall of its own.
  */
-export function transformRooms(draft: Draft, intent: Extract<Intent, { kind: 'transformRooms' }>): Id | void {
+export function transformRooms(draft: Draft, intent: TransformRooms): Id | void {
   const { floor, rooms, motion, copy } = intent;
   if (![motion.dx, motion.dy, motion.turn, motion.about.x, motion.about.y].every(Number.isFinite))
     throw new Refusal('That is no place on the sheet.');
@@ -202,3 +211,13 @@ function moveFreeSolids(
     });
   }
 }
+
+function nameOfMotion({ copy, motion }: TransformRooms): string {
+  if (copy) return 'copy rooms';
+  if (motion.mirror) return 'mirror rooms';
+  return motion.turn === 0 ? 'move rooms' : 'turn rooms';
+}
+
+export const transformRoomsEdits = {
+  transformRooms: edit<TransformRooms>(nameOfMotion, transformRooms),
+};

@@ -1,22 +1,29 @@
+import { edit } from './edit';
+import type { UnderlayChange } from './parts';
 import type { Point } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
-import { type Id, type Reading, USUAL_LOOK, type Underlay } from '../plan/plan';
+import { type Id, type Reading, USUAL_LOOK, type Underlay, type PictureDetails } from '../plan/plan';
 import { deviationOfTraced, fitScale, fitStretched, lengthOfSpan, rescaleFor, scaleOf } from '../underlay';
 import { formatLength } from '../units';
-import type { Intent } from './intent';
 import { requireName } from './require';
 import { settle } from './settle';
 import { requireUnderlay } from './trace';
 
-type Of<K extends Intent['kind']> = Extract<Intent, { kind: K }>;
-
 /** Of a picture at least so much is left when it is cropped, px. */
 const LEAST_LEFT = 20;
 
-export function addUnderlay(
-  draft: Draft,
-  { floor, picture, name, at, calibration, paper = null }: Of<'addUnderlay'>,
-): Id {
+export interface AddUnderlay {
+  readonly kind: 'addUnderlay';
+  readonly floor: Id;
+  readonly picture: PictureDetails;
+  readonly name: string;
+  /** Where its middle goes. */
+  readonly at: Point;
+  readonly calibration?: Underlay['calibration'];
+  readonly paper?: number | null;
+}
+
+export function addUnderlay(draft: Draft, { floor, picture, name, at, calibration, paper = null }: AddUnderlay): Id {
   if (!draft.floors[floor]) throw new Refusal('That floor is no longer there.');
   const id = draft.newId();
   const there = draft.on('underlays', floor);
@@ -40,8 +47,14 @@ export function addUnderlay(
   return id;
 }
 
+export interface ChangeUnderlay {
+  readonly kind: 'changeUnderlay';
+  readonly underlay: Id;
+  readonly change: UnderlayChange;
+}
+
 /** Another look, place or scale. With another scale what was taken off it and not taped since is as long as it now says. */
-export function changeUnderlay(draft: Draft, { underlay: id, change }: Of<'changeUnderlay'>): void {
+export function changeUnderlay(draft: Draft, { underlay: id, change }: ChangeUnderlay): void {
   const before = requireUnderlay(draft, id);
   if (before.locked && (change.at || change.turn !== undefined || change.calibration))
     throw new Refusal('This underlay is locked. Unlock it to move or scale it.');
@@ -55,13 +68,22 @@ export function changeUnderlay(draft: Draft, { underlay: id, change }: Of<'chang
   if (change.calibration && scaleOf(before).known) rescaleReadings(draft, after, null);
 }
 
+/** Another picture of the same: what was marked stays where it was. With a calibration it shows something else. */
+export interface ReplacePicture {
+  readonly kind: 'replacePicture';
+  readonly underlay: Id;
+  readonly picture: PictureDetails;
+  readonly calibration?: Underlay['calibration'];
+  readonly paper?: number | null;
+}
+
 /**
  * Another picture in its place. Of the same thing (a better scan) it lies where the old one lay, and what was marked is marked on it, in proportion. With a
  * calibration it is another view: nothing of the old marks holds.
  */
 export function replacePicture(
   draft: Draft,
-  { underlay: id, picture, calibration, paper = null }: Of<'replacePicture'>,
+  { underlay: id, picture, calibration, paper = null }: ReplacePicture,
 ): void {
   const before = requireUnderlay(draft, id);
   if (calibration) {
@@ -114,8 +136,14 @@ function scaledMarks(
   }
 }
 
+export interface OrderUnderlay {
+  readonly kind: 'orderUnderlay';
+  readonly underlay: Id;
+  readonly by: 1 | -1;
+}
+
 /** It changes places with the one over or under it. */
-export function orderUnderlay(draft: Draft, { underlay: id, by }: Of<'orderUnderlay'>): void {
+export function orderUnderlay(draft: Draft, { underlay: id, by }: OrderUnderlay): void {
   const underlay = requireUnderlay(draft, id);
   const sorted = [...draft.on('underlays', underlay.floor)].sort((a, b) => a.order - b.order);
   const at = sorted.findIndex((each) => each.id === id);
@@ -127,14 +155,25 @@ export function orderUnderlay(draft: Draft, { underlay: id, by }: Of<'orderUnder
   });
 }
 
+export interface RemoveUnderlay {
+  readonly kind: 'removeUnderlay';
+  readonly underlay: Id;
+}
+
 /** Takes the picture away. The plan, and what was taken off it, stay as they are. */
-export function removeUnderlay(draft: Draft, { underlay }: Of<'removeUnderlay'>): void {
+export function removeUnderlay(draft: Draft, { underlay }: RemoveUnderlay): void {
   requireUnderlay(draft, underlay);
   draft.drop('underlays', underlay);
 }
 
+/** Lengths that are only scaled follow what was taped since. */
+export interface Rescale {
+  readonly kind: 'rescale';
+  readonly underlay: Id;
+}
+
 /** What is only scaled follows what was taped since; so does the picture, round the corner the last tape began at. */
-export function rescale(draft: Draft, { underlay: id }: Of<'rescale'>): void {
+export function rescale(draft: Draft, { underlay: id }: Rescale): void {
   const underlay = requireUnderlay(draft, id);
   const found = rescaleFor(draft, underlay);
   if (!found) throw new Refusal('Nothing has been taped yet where this underlay says something else.');
@@ -189,3 +228,12 @@ function requireCrop({ width, height }: Underlay, crop: NonNullable<Underlay['cr
   )
     throw new Refusal('That would leave nothing of the picture.');
 }
+
+export const underlaysEdits = {
+  addUnderlay: edit<AddUnderlay>('add underlay', addUnderlay),
+  changeUnderlay: edit<ChangeUnderlay>('change underlay', changeUnderlay),
+  replacePicture: edit<ReplacePicture>('replace picture', replacePicture),
+  orderUnderlay: edit<OrderUnderlay>('order underlays', orderUnderlay),
+  removeUnderlay: edit<RemoveUnderlay>('remove underlay', removeUnderlay),
+  rescale: edit<Rescale>('rescale', rescale),
+};

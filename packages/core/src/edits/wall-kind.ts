@@ -1,10 +1,18 @@
+import { edit } from './edit';
+import type { Id } from '../plan/plan';
 import { type Draft, Refusal } from '../plan/draft';
-import type { Intent } from './intent';
 import { requireFace } from './require';
 import { settle } from './settle';
 
+export interface SetWallKind {
+  readonly kind: 'setWallKind';
+  readonly floor: Id;
+  readonly face: string;
+  readonly as: 'wall' | 'party' | 'chalk';
+}
+
 /** The walls of a face are told to be party walls, a chalk line (no wall at all), or walls by what they part. */
-export function setWallKind(draft: Draft, { floor, face: key, as }: Extract<Intent, { kind: 'setWallKind' }>): void {
+export function setWallKind(draft: Draft, { floor, face: key, as }: SetWallKind): void {
   const face = requireFace(draft, floor, key);
   const { partyThickness, internalThickness } = draft.job.usual;
   for (const { wall } of face.halves) {
@@ -38,3 +46,7 @@ export function setWallKind(draft: Draft, { floor, face: key, as }: Extract<Inte
     keepRooms: true,
   });
 }
+
+export const wallKindEdits = {
+  setWallKind: edit<SetWallKind>('kind of wall', setWallKind),
+};

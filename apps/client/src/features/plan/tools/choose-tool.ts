@@ -37,7 +37,7 @@ export function chooseTool(bench: Bench): Tool {
         if (from.several) state = { kind: 'framing', from: from.at };
         else {
           const grip = gripAt(bench.floor(), bench.selection(), hit, from.at, from.reach);
-          const held = pointer.rested ? heldGrip(grip, hit, from.at) : grip;
+          const held = pointer.rested ? heldGrip(grip, hit, from.at, from.reach) : grip;
           if (held.kind === 'wall' && grip.kind === 'sheet') bench.select({ kind: 'wall', face: held.face.key });
           state = { kind: 'dragging', from: from.at, px: from.px, grip: held, seed: bench.seed() };
         }

@@ -102,12 +102,16 @@ export function gripAt(floor: DerivedFloor, selection: Selection, hit: Hit, at: 
   return { kind: 'sheet' };
 }
 
-/** What a finger has hold of that rested before it moved: a wall that was not chosen; of the chosen one the part from there to its nearer end. */
-export function heldGrip(grip: Grip, hit: Hit, at: Point): Grip {
+/**
+ * What a finger has hold of that rested before it moved: a wall that was not chosen; of the chosen one the part from there to its nearer end, but at its handle
+ * all of it, however long one rests there.
+ */
+export function heldGrip(grip: Grip, hit: Hit, at: Point, reach: number): Grip {
   if (grip.kind === 'sheet' && hit.kind === 'wall') return { kind: 'wall', face: hit.face };
-  if (grip.kind === 'wall' && grip.face.bulge === 0)
-    return { kind: 'part', face: grip.face, along: inSteps(alongOf(grip.face.course, at)) };
-  return grip;
+  if (grip.kind !== 'wall' || grip.face.bulge !== 0) return grip;
+  const along = alongOf(grip.face.course, at);
+  if (Math.abs(along - grip.face.length / 2) <= reach) return grip;
+  return { kind: 'part', face: grip.face, along: inSteps(along) };
 }
 
 /** The part of a wall as far as it was pushed; its returns square, or slanted where that was chosen. */

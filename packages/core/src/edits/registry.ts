@@ -1,0 +1,66 @@
+import { bendWallEdits } from './bend-wall';
+import { bumpEdits } from './bump';
+import { closeEndEdits } from './close-end';
+import { drawBoxEdits } from './draw-box';
+import { drawPathEdits } from './draw-path';
+import { flushEdits } from './flush';
+import { gapsEdits } from './gaps';
+import { heightsEdits } from './heights';
+import { jobEdits } from './job';
+import { moveCornerEdits } from './move-corner';
+import { moveWallEdits } from './move-wall';
+import { openingTypesEdits } from './opening-types';
+import { openingsEdits } from './openings';
+import { readingsEdits } from './readings';
+import { removeWallEdits } from './remove-wall';
+import { roomsEdits } from './rooms';
+import { solidsEdits } from './solids';
+import { takeWallsEdits } from './take-walls';
+import { thicknessEdits } from './thickness';
+import { transformRoomsEdits } from './transform-rooms';
+import { underlaysEdits } from './underlays';
+import { wallKindEdits } from './wall-kind';
+import type { Edit } from './edit';
+
+/** Everything a person can do to a plan. A new edit: its intent, what it does and its name in a file of its own, and a line here. */
+export const EDITS = {
+  ...bendWallEdits,
+  ...bumpEdits,
+  ...closeEndEdits,
+  ...drawBoxEdits,
+  ...drawPathEdits,
+  ...flushEdits,
+  ...gapsEdits,
+  ...heightsEdits,
+  ...jobEdits,
+  ...moveCornerEdits,
+  ...moveWallEdits,
+  ...openingTypesEdits,
+  ...openingsEdits,
+  ...readingsEdits,
+  ...removeWallEdits,
+  ...roomsEdits,
+  ...solidsEdits,
+  ...takeWallsEdits,
+  ...thicknessEdits,
+  ...transformRoomsEdits,
+  ...underlaysEdits,
+  ...wallKindEdits,
+};
+
+type Intents = { [K in keyof typeof EDITS]: (typeof EDITS)[K] extends Edit<infer I> ? I : never };
+/** What a person wants done to a plan. */
+export type Intent = Intents[keyof Intents];
+
+// each edit is filed under the kind of its intent
+type Misfiled = { [K in keyof Intents]: Intents[K]['kind'] extends K ? never : K }[keyof Intents];
+true satisfies [Misfiled] extends [never] ? true : false;
+
+/** The edit an intent asks for. */
+export const editOf = <I extends Intent>(intent: I): Edit<I> => EDITS[intent.kind] as unknown as Edit<I>;
+
+/** What an edit is called where it can be undone. */
+export function editName(intent: Intent): string {
+  const { name } = editOf(intent);
+  return typeof name === 'string' ? name : name(intent);
+}
