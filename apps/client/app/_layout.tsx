@@ -6,10 +6,7 @@ import { Stack } from 'expo-router';
 import { useEffect } from 'react';
 import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
-import { Provider } from 'react-redux';
-import { keepEveryWalk, saveEveryEdit } from '../src/features/plan/session';
 import { registerServiceWorker } from '../src/offline/register';
-import { store } from '../src/store/store';
 import { HouseIcon } from '../src/ui/HouseIcon';
 import { darkTheme, lightTheme } from '../src/ui/theme';
 
@@ -21,21 +18,17 @@ export default function RootLayout() {
     Fraunces_600SemiBold,
   });
   useEffect(registerServiceWorker, []);
-  useEffect(saveEveryEdit, []);
-  useEffect(keepEveryWalk, []);
   if (!ready) return null;
   const theme = dark ? darkTheme : lightTheme;
   return (
-    <Provider store={store}>
-      <PaperProvider theme={theme} settings={{ icon: HouseIcon }}>
-        <Stack
-          screenOptions={{
-            headerShown: false,
-            contentStyle: { backgroundColor: theme.house.linen },
-            title: 'Velvet Tape',
-          }}
-        />
-      </PaperProvider>
-    </Provider>
+    <PaperProvider theme={theme} settings={{ icon: HouseIcon }}>
+      <Stack
+        screenOptions={{
+          headerShown: false,
+          contentStyle: { backgroundColor: theme.house.linen },
+          title: 'Velvet Tape',
+        }}
+      />
+    </PaperProvider>
   );
 }

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { type Plan, applyEdit, newPlan, readPatch } from '@velvet-tape/core';
-import { type DeviceJob, device, newOnDevice, saveOnDevice } from '../src/sync/device';
+import type { DeviceJob } from '../src/sync/database';
+import { device, newOnDevice, saveOnDevice } from '../src/sync/device';
 import { SyncEngine } from '../src/sync/engine';
 import { backOff } from '../src/sync/back-off';
 import { lookAt, sendJob } from '../src/sync/send-job';

@@ -1,6 +1,7 @@
 import { type Plan, applyEdit, newPlan, usualSpec } from '@velvet-tape/core';
-import { Offline } from '../src/sync/api';
-import { device, jobsOnDevice, markSent, newOnDevice, saveOnDevice, takeIn } from '../src/sync/device';
+import { Offline } from '../src/sync/http';
+import { jobsOnDevice } from '../src/sync/listing';
+import { device, markSent, newOnDevice, saveOnDevice, takeIn } from '../src/sync/device';
 import { forget, keep, keptTypes, syncKeptTypes } from '../src/sync/kept-types';
 import { keepPicture, pictureOf, sendPictures } from '../src/sync/pictures';
 

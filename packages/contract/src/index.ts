@@ -1,4 +1,5 @@
 export * from './errors';
 export * from './jobs';
 export * from './kept-types';
+export * from './list';
 export * from './pictures';

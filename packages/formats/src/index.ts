@@ -1,3 +1,4 @@
 export * from './csv';
 export * from './path-data';
 export * from './svg';
+export { scheduleSheets } from './schedule-sheets';

@@ -1,38 +1,23 @@
-import {
-  type DerivedFloor,
-  GLAZING_RULES,
-  MM_PER_FOOT,
-  glazingByRoom,
-  scheduleTotals,
-  openingSchedule,
-} from '@velvet-tape/core';
 import { Workbook, type Worksheet } from 'exceljs';
-import { scheduleRows } from './schedule-rows';
 
-/** The schedule of doors and windows and the glazing of rooms as a workbook of two sheets (Office Open XML, ISO/IEC 29500). */
-export async function scheduleToXlsx(floor: DerivedFloor, title: string): Promise<Uint8Array<ArrayBuffer>> {
-  const book = new Workbook();
-  book.title = title;
-  const schedule = sheetOf(book, 'Doors and windows', scheduleRows(floor));
-  const { doors, windows, openings } = scheduleTotals(openingSchedule(floor));
-  schedule.addRow([]);
-  schedule.addRow([`${doors} doors, ${windows} windows, ${openings} plain openings`]).font = { bold: true };
-  sheetOf(book, 'Glazing', glazingRows(floor));
-  return new Uint8Array(await book.xlsx.writeBuffer());
+/** A sheet of a workbook: rows under a head, and what stands below them. */
+export interface SheetOfRows {
+  readonly name: string;
+  readonly rows: readonly Record<string, string | number>[];
+  readonly foot?: string;
 }
 
-function glazingRows(floor: DerivedFloor): Record<string, string | number>[] {
-  const metric = floor.plan.job.units === 'metric';
-  const square = metric ? 1e6 : MM_PER_FOOT ** 2;
-  const unit = metric ? 'm²' : 'ft²';
-  const area = (mm2: number) => Number((mm2 / square).toFixed(2));
-  return glazingByRoom(floor).map(({ room, glazing, share }) => ({
-    Room: room.room.name || 'Unnamed',
-    [`Floor (${unit})`]: area(room.measures.area),
-    [`Glazing (${unit})`]: area(glazing),
-    'Share (%)': Number((100 * share).toFixed(1)),
-    ...Object.fromEntries(GLAZING_RULES.map((rule) => [rule.name, share >= rule.share ? 'yes' : 'no'])),
-  }));
+/** A workbook of such sheets (Office Open XML, ISO/IEC 29500). It knows nothing of plans: the library for it comes by itself, and only when it is asked for. */
+export async function toXlsx(title: string, sheets: readonly SheetOfRows[]): Promise<Uint8Array<ArrayBuffer>> {
+  const book = new Workbook();
+  book.title = title;
+  for (const { name, rows, foot } of sheets) {
+    const sheet = sheetOf(book, name, rows);
+    if (foot === undefined) continue;
+    sheet.addRow([]);
+    sheet.addRow([foot]).font = { bold: true };
+  }
+  return new Uint8Array(await book.xlsx.writeBuffer());
 }
 
 /** Rows under a bold head that stays in view. Text stays text, whatever it begins with. */

@@ -2,8 +2,8 @@ import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import { Workbook } from 'exceljs';
 import Papa from 'papaparse';
 import { type Plan, applyEdit, deriveFloor, newPlan } from '@velvet-tape/core';
-import { floorToSvg, openingsToCsv, readingsToCsv, roomsToCsv } from '../src';
-import { scheduleToXlsx } from '../src/xlsx';
+import { floorToSvg, openingsToCsv, readingsToCsv, roomsToCsv, scheduleSheets } from '../src';
+import { toXlsx } from '../src/xlsx';
 
 function house(name: string, units: 'metric' | 'imperial' = 'metric'): Plan {
   let plan = newPlan({ name, units });
@@ -199,7 +199,7 @@ test('the doors and windows as CSV read back with their sizes, hand and rooms', 
 describe('the schedule as a workbook', () => {
   const read = async (plan: Plan) => {
     const book = new Workbook();
-    const bytes = await scheduleToXlsx(deriveFloor(plan, 'ground'), 'Barn');
+    const bytes = await toXlsx('Barn', scheduleSheets(deriveFloor(plan, 'ground')));
     await book.xlsx.load(bytes.buffer);
     return book;
   };

@@ -1,7 +1,14 @@
 import { useLocalSearchParams } from 'expo-router';
-import { PlanScreen } from '../../src/features/plan/PlanScreen';
+import { Suspense, lazy } from 'react';
+import { Waiting } from '../../src/ui/Waiting';
+
+const PlanScreen = lazy(() => import('../../src/heart').then((heart) => ({ default: heart.PlanScreen })));
 
 export default function JobRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();
-  return <PlanScreen id={id} />;
+  return (
+    <Suspense fallback={<Waiting />}>
+      <PlanScreen id={id} />
+    </Suspense>
+  );
 }

@@ -1,7 +1,8 @@
-import type { JobSummary } from '@velvet-tape/contract';
-import { Broken, Offline, Refused, fetchPlan, listJobs } from './api';
+import { fetchPlan } from './api';
 import { backOff } from './back-off';
-import { type Trouble, device, jobsOnDevice, putReadable, saveAnew, takeIn } from './device';
+import type { Trouble } from './database';
+import { device, putReadable, saveAnew, takeIn } from './device';
+import { Broken, Offline, Refused } from './http';
 import { whenLeading } from './leading';
 import { type Sent, lookAt, sendJob } from './send-job';
 
@@ -247,31 +248,3 @@ export const overruledInWords = (overruled: readonly string[]): string => {
   const more = overruled.length > SAID ? ` and ${overruled.length - SAID} more` : '';
   return `Changed here and elsewhere: ${some}${more}. What you did holds.`;
 };
-
-/** The list of jobs, as much of it as was asked for: from the server when it is there, else what the device remembers. */
-export interface JobsFound {
-  readonly jobs: readonly JobSummary[];
-  readonly offline: boolean;
-  /** Where the list goes on; null: this is all of it. */
-  readonly next: string | null;
-  readonly trouble: ReadonlyMap<string, Trouble>;
-}
-
-/** The beginning of the list of jobs, or what comes after. */
-export async function currentJobs(after: string | null = null): Promise<JobsFound> {
-  let offline = false;
-  let next: string | null = null;
-  try {
-    const page = await listJobs(after);
-    next = page.next;
-    await device.transaction('rw', device.listing, async () => {
-      if (after === null) await device.listing.clear();
-      await device.listing.bulkPut(page.jobs);
-    });
-  } catch (error) {
-    if (!(error instanceof Offline) && !(error instanceof Broken)) throw error;
-    offline = true;
-  }
-  const trouble = new Map((await device.trouble.toArray()).map((each) => [each.id, each]));
-  return { jobs: await jobsOnDevice(), offline, next, trouble };
-}

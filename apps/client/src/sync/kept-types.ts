@@ -1,6 +1,7 @@
 import { type KeptType, keptTypeListSchema } from '@velvet-tape/contract';
-import { Refused, forgetType, keepType, listKeptTypes } from './api';
+import { forgetType, keepType, listKeptTypes } from './api';
 import { device } from './device';
+import { Refused } from './http';
 
 /** The types kept for later jobs, as far as this device knows them. */
 export const keptTypes = async (): Promise<KeptType[]> =>

@@ -1,5 +1,6 @@
-import { Refused, fetchPicture, sendPicture } from './api';
+import { fetchPicture, sendPicture } from './api';
 import { device } from './device';
+import { Refused } from './http';
 
 /** Keeps a picture, on the device first. */
 export async function keepPicture(id: string, blob: Blob): Promise<void> {

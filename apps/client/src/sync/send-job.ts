@@ -1,6 +1,8 @@
 import { changeBetween, isNothing, patchOf } from '@velvet-tape/core';
-import { Refused, fetchPlan, fetchVersion, sendChange, sendPlan } from './api';
-import { type DeviceJob, device, markSent, saveAnew, setAside, takeIn } from './device';
+import { fetchPlan, fetchVersion, sendChange, sendPlan } from './api';
+import type { DeviceJob } from './database';
+import { device, markSent, saveAnew, setAside, takeIn } from './device';
+import { Refused } from './http';
 import { sendPictures } from './pictures';
 
 /** What came of bringing a job to the server, or of looking what is newer there. */

@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { Button, Icon, Text } from 'react-native-paper';
-import type { Trouble } from '../sync/device';
+import type { Trouble } from '../sync/database';
 import { useColours } from './theme';
 
 /** What is wrong with a job, and what can be done about it. */

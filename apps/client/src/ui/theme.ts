@@ -1,4 +1,6 @@
-import { MD3DarkTheme, MD3LightTheme, configureFonts, useTheme } from 'react-native-paper';
+import { configureFonts, useTheme } from 'react-native-paper';
+import { MD3DarkTheme } from 'react-native-paper/lib/module/styles/themes/v3/DarkTheme';
+import { MD3LightTheme } from 'react-native-paper/lib/module/styles/themes/v3/LightTheme';
 
 export const FONTS = {
   /** Names and titles. */

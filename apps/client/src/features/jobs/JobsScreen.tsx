@@ -1,16 +1,17 @@
-import type { JobSummary } from '@velvet-tape/contract';
-import { formatArea, roughly } from '@velvet-tape/core';
+import type { JobSummary } from '@velvet-tape/contract/list';
+import { formatArea, roughly } from '@velvet-tape/core/units';
 import { useFocusEffect, useRouter } from 'expo-router';
 import { useCallback, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { ActivityIndicator, Button, Icon, Text } from 'react-native-paper';
-import type { Trouble } from '../../sync/device';
-import { type JobsFound, currentJobs } from '../../sync/engine';
+import type { Trouble } from '../../sync/database';
+import { type JobsFound, currentJobs, somethingWaits } from '../../sync/listing';
 import { SyncTrouble } from '../../ui/SyncTrouble';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
-import { syncEngine } from '../plan/session';
 import { ago } from './ago';
-import { bringInJob } from './job-file';
+import { bringInJob } from './bring-in';
+
+const sync = async () => (await import('../../heart')).syncEngine();
 
 type State = { kind: 'loading' } | { kind: 'failed'; reason: string } | ({ kind: 'ready' } & JobsFound);
 
@@ -22,7 +23,8 @@ export function JobsScreen() {
   const [refused, setRefused] = useState('');
   const load = useCallback((after: string | null = null) => {
     let current = true;
-    syncEngine();
+    // what waits goes up from here too; else nothing that knows plans is needed
+    void somethingWaits().then((waits) => (waits ? sync() : null));
     currentJobs(after).then(
       (found) => current && setState({ kind: 'ready', ...found }),
       (error: unknown) =>
@@ -143,8 +145,16 @@ function JobLine({ job, trouble, onDone }: { job: JobSummary; trouble: Trouble |
       {line}
       <SyncTrouble
         trouble={trouble}
-        onAgain={() => void syncEngine().tryAgain(job.id).then(onDone)}
-        onPutBack={() => void syncEngine().putBack(job.id).then(onDone)}
+        onAgain={() =>
+          void sync()
+            .then((engine) => engine.tryAgain(job.id))
+            .then(onDone)
+        }
+        onPutBack={() =>
+          void sync()
+            .then((engine) => engine.putBack(job.id))
+            .then(onDone)
+        }
       />
     </View>
   );

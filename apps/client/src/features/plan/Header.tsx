@@ -8,9 +8,9 @@ import type { SyncState } from '../../sync/engine';
 import { DropMenu } from '../../ui/DropMenu';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
 import { SyncTrouble } from '../../ui/SyncTrouble';
-import { downloadJob } from '../jobs/job-file';
 import { goToFloor } from './commands';
 import { downloadCsv, downloadSvg } from './downloads';
+import { downloadJob } from './job-file';
 import { planActions } from './plan-slice';
 import { syncEngine } from './session';
 

@@ -2,7 +2,7 @@ import { type DerivedFloor, type Plan, deriveFloor, shortened } from '@velvet-ta
 import type { AppDispatch } from '../../store/store';
 import { pictureOf } from '../../sync/pictures';
 import { sayTrouble } from './underlay/work';
-import { floorToSvg, openingsToCsv, readingsToCsv, roomsToCsv } from '@velvet-tape/formats';
+import { floorToSvg, openingsToCsv, readingsToCsv, roomsToCsv, scheduleSheets } from '@velvet-tape/formats';
 
 export function download(name: string, type: string, content: BlobPart): void {
   const url = URL.createObjectURL(new Blob([content], { type }));
@@ -62,9 +62,9 @@ export const downloadOpenings = (floor: DerivedFloor): void =>
 
 /** The same, and the glazing of rooms, as a workbook. */
 export async function downloadWorkbook(floor: DerivedFloor): Promise<void> {
-  const { scheduleToXlsx } = await import('@velvet-tape/formats/xlsx');
+  const { toXlsx } = await import('@velvet-tape/formats/xlsx');
   const { name } = floor.plan.job;
-  download(`${fileName(name)}-doors-and-windows.xlsx`, XLSX, await scheduleToXlsx(floor, name));
+  download(`${fileName(name)}-doors-and-windows.xlsx`, XLSX, await toXlsx(name, scheduleSheets(floor)));
 }
 
 const XLSX = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';

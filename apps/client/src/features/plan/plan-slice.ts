@@ -18,7 +18,7 @@ import {
   withChange,
 } from '@velvet-tape/core';
 import { type PayloadAction, createSlice, original } from '@reduxjs/toolkit';
-import type { Trouble } from '../../sync/device';
+import type { Trouble } from '../../sync/database';
 import type { SyncState } from '../../sync/engine';
 import { type Proposal, fieldsOf } from './sketching/proposal';
 import type { WalkProposal } from './sketching/walk';

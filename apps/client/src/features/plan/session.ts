@@ -2,7 +2,7 @@ import type { Plan } from '@velvet-tape/core';
 import { readPlan } from '@velvet-tape/core';
 import type { AppDispatch, RootState } from '../../store/store';
 import { store } from '../../store/store';
-import { Broken, Offline, Refused } from '../../sync/api';
+import { Broken, Offline, Refused } from '../../sync/http';
 import { device, onTopOf, saveOnDevice, setAside } from '../../sync/device';
 import { SyncEngine, overruledInWords } from '../../sync/engine';
 import { takeTool } from './commands';

@@ -4,7 +4,7 @@ import { liveQuery } from 'dexie';
 import { useEffect, useState } from 'react';
 import { randomSeed } from '../../../store/seed';
 import type { Command } from '../../../store/store';
-import { Offline } from '../../../sync/api';
+import { Offline } from '../../../sync/http';
 import { forget, keep, keptTypes, syncKeptTypes } from '../../../sync/kept-types';
 import { planActions } from '../plan-slice';
 

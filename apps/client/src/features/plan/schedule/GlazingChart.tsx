@@ -1,4 +1,3 @@
-import { type DerivedFloor, GLAZING_RULES, formatArea, glazingByRoom } from '@velvet-tape/core';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { BarChart } from 'react-native-gifted-charts';
@@ -9,13 +8,25 @@ import { FONTS, useColours } from '../../../ui/theme';
 /** Room names longer than this are cut at the foot of their bar; they stand in full beside. */
 const SHORT = 9;
 
-/** How much of each room's floor its glass is, against a rule. */
-export default function GlazingChart({ floor }: { floor: DerivedFloor }) {
+/** A room by how much of its floor its glass is; the area of it in words. */
+export interface GlazedRoom {
+  readonly id: string;
+  readonly name: string;
+  readonly glazing: string | null;
+  readonly share: number;
+}
+
+/** How much of each room's floor its glass is, against a rule. It knows nothing of plans: the library of charts comes with it, and only when it is looked at. */
+export default function GlazingChart({
+  rooms,
+  rules,
+}: {
+  rooms: readonly GlazedRoom[];
+  rules: readonly { readonly name: string; readonly share: number }[];
+}) {
   const colours = useColours();
   const [at, setAt] = useState(0);
-  const rule = GLAZING_RULES[at]!;
-  const rooms = glazingByRoom(floor);
-  const { units } = floor.plan.job;
+  const rule = rules[at]!;
   const percent = (share: number) => Math.round(1000 * share) / 10;
   const most = Math.max(percent(rule.share) * 1.5, ...rooms.map(({ share }) => percent(share)));
   const top = Math.ceil(most / 5) * 5;
@@ -23,19 +34,19 @@ export default function GlazingChart({ floor }: { floor: DerivedFloor }) {
   return (
     <View style={styles.chart} testID="glazing-chart">
       <View style={styles.rules}>
-        {GLAZING_RULES.map(({ name }, i) => (
+        {rules.map(({ name }, i) => (
           <BarButton key={name} label={name} chosen={i === at} onPress={() => setAt(i)} />
         ))}
       </View>
       <View
         accessible
         accessibilityRole="image"
-        accessibilityLabel={`Glass as a share of the floor: ${rooms.map(({ room, share }) => `${nameOf(room.room.name)} ${percent(share)} %`).join(', ')}`}
+        accessibilityLabel={`Glass as a share of the floor: ${rooms.map(({ name, share }) => `${nameOf(name)} ${percent(share)} %`).join(', ')}`}
       >
         <BarChart
-          data={rooms.map(({ room, share }) => ({
+          data={rooms.map(({ name, share }) => ({
             value: percent(share),
-            label: nameOf(room.room.name).slice(0, SHORT),
+            label: nameOf(name).slice(0, SHORT),
             frontColor: share >= rule.share ? colours.moss : colours.clay,
           }))}
           maxValue={top}
@@ -59,11 +70,11 @@ export default function GlazingChart({ floor }: { floor: DerivedFloor }) {
           referenceLine1Config={{ color: colours.ink, dashWidth: 6, dashGap: 4, thickness: 1.5 }}
         />
       </View>
-      {rooms.map(({ room, glazing, share }) => (
-        <View key={room.room.id} style={[styles.row, { borderColor: colours.linenDeep }]}>
-          <Text style={[styles.name, { color: colours.ink }]}>{nameOf(room.room.name)}</Text>
+      {rooms.map(({ id, name, glazing, share }) => (
+        <View key={id} style={[styles.row, { borderColor: colours.linenDeep }]}>
+          <Text style={[styles.name, { color: colours.ink }]}>{nameOf(name)}</Text>
           <Text style={[styles.figure, { color: colours.ink }]}>
-            {glazing > 0 ? `${formatArea(glazing, units)}, ${percent(share)} %` : 'none outside'}
+            {glazing === null ? 'none outside' : `${glazing}, ${percent(share)} %`}
           </Text>
           <Text style={[styles.enough, { color: share >= rule.share ? colours.moss : colours.clay }]}>
             {share >= rule.share ? 'enough' : 'too little'}

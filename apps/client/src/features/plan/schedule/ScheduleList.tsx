@@ -1,11 +1,13 @@
 import {
   type DerivedFloor,
+  GLAZING_RULES,
   type OpeningCheck,
   type ScheduleLine,
   type ScheduleOrder,
   type Units,
   formatArea,
   formatLength,
+  glazingByRoom,
   openingSchedule,
   orderedSchedule,
   scheduleTotals,
@@ -24,6 +26,7 @@ import { NoteField } from '../NoteField';
 import { useChecks } from '../openings/use-checks';
 import { selectFloor } from '../selectors';
 import { goToOpening, goToRoom, workbook } from './commands';
+import type { GlazedRoom } from './GlazingChart';
 
 /** With its library only when it is wanted. */
 const GlazingChart = lazy(() => import('./GlazingChart'));
@@ -89,7 +92,7 @@ function List({ floor }: { floor: DerivedFloor }) {
         {shown === 'checks' && checks.map((check) => <Check key={check.words} check={check} />)}
         {shown === 'glazing' && (
           <Suspense fallback={<ActivityIndicator style={styles.none} />}>
-            <GlazingChart floor={floor} />
+            <GlazingChart rooms={glazedRooms(floor)} rules={GLAZING_RULES} />
           </Suspense>
         )}
         {listed && rows.length > 0 && (
@@ -229,3 +232,11 @@ const styles = StyleSheet.create({
   words: { flex: 1, fontSize: 15, lineHeight: 20 },
   none: { padding: 16, fontSize: 15 },
 });
+
+const glazedRooms = (floor: DerivedFloor): GlazedRoom[] =>
+  glazingByRoom(floor).map(({ room: { room }, glazing, share }) => ({
+    id: room.id,
+    name: room.name,
+    glazing: glazing > 0 ? formatArea(glazing, floor.plan.job.units) : null,
+    share,
+  }));

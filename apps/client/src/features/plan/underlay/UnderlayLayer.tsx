@@ -2,7 +2,7 @@ import { type Underlay, matrixOf, outlineOf, scaleOf, shownPart } from '@velvet-
 import { pathData } from '@velvet-tape/formats';
 import { memo, useEffect, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
-import { Offline } from '../../../sync/api';
+import { Offline } from '../../../sync/http';
 import { pictureOf } from '../../../sync/pictures';
 import { G, Image, Path, Window } from '../../../ui/svg';
 import type { HouseColours } from '../../../ui/theme';

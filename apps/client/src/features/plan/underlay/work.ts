@@ -1,7 +1,7 @@
 import { NotAPicture } from '../../../pictures/check';
 import type { PictureWork } from '../../../pictures/work';
 import type { AppDispatch } from '../../../store/store';
-import { Offline } from '../../../sync/api';
+import { Offline } from '../../../sync/http';
 import { planActions } from '../plan-slice';
 import { underlayActions } from './underlay-slice';
 

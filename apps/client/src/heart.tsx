@@ -1,0 +1,28 @@
+import type { ReactNode } from 'react';
+import { useEffect } from 'react';
+import { Provider } from 'react-redux';
+import { NewJobScreen as NewJob } from './features/jobs/NewJobScreen';
+import { PlanScreen as Plan } from './features/plan/PlanScreen';
+import { keepEveryWalk, saveEveryEdit, syncEngine } from './features/plan/session';
+import { store } from './store/store';
+
+/** All that knows what a plan is, in one piece that comes when it is needed: the list of jobs does without. */
+function Heart({ children }: { children: ReactNode }) {
+  useEffect(saveEveryEdit, []);
+  useEffect(keepEveryWalk, []);
+  return <Provider store={store}>{children}</Provider>;
+}
+
+export const PlanScreen = ({ id }: { id: string }) => (
+  <Heart>
+    <Plan id={id} />
+  </Heart>
+);
+
+export const NewJobScreen = () => (
+  <Heart>
+    <NewJob />
+  </Heart>
+);
+
+export { syncEngine };

@@ -1,0 +1,37 @@
+import {
+  type DerivedFloor,
+  GLAZING_RULES,
+  MM_PER_FOOT,
+  glazingByRoom,
+  openingSchedule,
+  scheduleTotals,
+} from '@velvet-tape/core';
+import { scheduleRows } from './schedule-rows';
+import type { SheetOfRows } from './xlsx';
+
+/** The schedule of doors and windows and the glazing of rooms, as the sheets of a workbook (`xlsx.ts`). */
+export function scheduleSheets(floor: DerivedFloor): SheetOfRows[] {
+  const { doors, windows, openings } = scheduleTotals(openingSchedule(floor));
+  return [
+    {
+      name: 'Doors and windows',
+      rows: scheduleRows(floor),
+      foot: `${doors} doors, ${windows} windows, ${openings} plain openings`,
+    },
+    { name: 'Glazing', rows: glazingRows(floor) },
+  ];
+}
+
+function glazingRows(floor: DerivedFloor): Record<string, string | number>[] {
+  const metric = floor.plan.job.units === 'metric';
+  const square = metric ? 1e6 : MM_PER_FOOT ** 2;
+  const unit = metric ? 'm²' : 'ft²';
+  const area = (mm2: number) => Number((mm2 / square).toFixed(2));
+  return glazingByRoom(floor).map(({ room, glazing, share }) => ({
+    Room: room.room.name || 'Unnamed',
+    [`Floor (${unit})`]: area(room.measures.area),
+    [`Glazing (${unit})`]: area(glazing),
+    'Share (%)': Number((100 * share).toFixed(1)),
+    ...Object.fromEntries(GLAZING_RULES.map((rule) => [rule.name, share >= rule.share ? 'yes' : 'no'])),
+  }));
+}
