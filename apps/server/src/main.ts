@@ -32,6 +32,7 @@ if (!DATABASE_URL) {
 
 const database = await openDatabase(DATABASE_URL);
 const work = new Work();
+await work.ready();
 if (DEMO !== 'no') await seedDemo(database, work);
 const app = createApp({
   database,

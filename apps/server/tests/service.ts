@@ -28,6 +28,7 @@ export async function startService(name: string, options: Partial<AppOptions> = 
   const url = admin.replace(/\/[^/]*$/, `/${name}`);
   const database = await openDatabase(url);
   const work = new Work();
+  await work.ready();
   const app = createApp({ database, work, log: pino({ level: 'silent' }), ...options });
   return {
     database,

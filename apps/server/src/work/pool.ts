@@ -1,4 +1,5 @@
 import { fileURLToPath } from 'node:url';
+import pLimit, { type LimitFunction } from 'p-limit';
 import { Piscina } from 'piscina';
 import { HttpError } from '../http/errors';
 import type * as jobFileTasks from './job-file-tasks';
@@ -21,23 +22,27 @@ type TaskName = { [N in keyof Tasks]: Tasks[N] extends (task: never) => unknown 
  * of them, unless that one is busy. What takes too long is ended, thread and all.
  */
 export class Work {
-  private readonly threads: readonly Piscina[];
+  private readonly threads: readonly Thread[];
   private readonly longest: number;
+  private readonly mostWaiting: number;
 
   constructor({ threads = 2, longest = 10_000, mostWaiting = 40 }: WorkOptions = {}) {
     this.longest = longest;
-    this.threads = Array.from(
-      { length: threads },
-      () =>
-        new Piscina({
-          filename: fileURLToPath(new URL('./thread.mjs', import.meta.url)),
-          execArgv: [],
-          minThreads: 1,
-          maxThreads: 1,
-          maxQueue: mostWaiting,
-          idleTimeout: 60_000,
-        }),
-    );
+    this.mostWaiting = mostWaiting;
+    this.threads = Array.from({ length: threads }, () => ({
+      pool: new Piscina({
+        filename: fileURLToPath(new URL('./thread.mjs', import.meta.url)),
+        execArgv: [],
+        minThreads: 1,
+        maxThreads: 1,
+      }),
+      inTurn: pLimit(1),
+    }));
+  }
+
+  /** Resolves when the threads have read what they need, which takes seconds. */
+  async ready(): Promise<void> {
+    await Promise.all(this.threads.map(({ pool }) => pool.run(undefined, { name: 'ready' })));
   }
 
   async run<N extends TaskName>(
@@ -45,28 +50,43 @@ export class Work {
     name: N,
     task: Parameters<Tasks[N]>[0],
   ): Promise<Awaited<ReturnType<Tasks[N]>>> {
-    try {
-      return (await this.threadFor(job).run(task, { name, signal: AbortSignal.timeout(this.longest) })) as Awaited<
-        ReturnType<Tasks[N]>
-      >;
-    } catch (error) {
-      if (error instanceof Error && error.name === 'AbortError')
+    const { pool, inTurn } = this.threadFor(job);
+    if (inTurn.pendingCount >= this.mostWaiting) throw busy();
+    return inTurn<[], Awaited<ReturnType<Tasks[N]>>>(async () => {
+      try {
+        // waiting for its turn is not what takes a task long
+        const signal = AbortSignal.timeout(this.longest);
+        return (await pool.run(task, { name, signal })) as Awaited<ReturnType<Tasks[N]>>;
+      } catch (error) {
+        if (!(error instanceof Error) || error.name !== 'AbortError') throw error;
+        // while the next task waits the thread begins anew
+        await pool.run(undefined, { name: 'ready' });
+        if (READING.has(name)) throw busy();
         throw new HttpError(422, 'bad-plan', 'This takes too long to work out, so it was not saved here.');
-      if (error instanceof Error && error.message.startsWith('Task queue is at limit'))
-        throw new HttpError(503, 'busy', 'The server is busy. Try again in a moment.');
-      throw error;
-    }
+      }
+    });
   }
 
-  private threadFor(job: string): Piscina {
+  private threadFor(job: string): Thread {
     let sum = 0;
     for (const char of job) sum = (sum * 31 + char.codePointAt(0)!) % 65_521;
     const own = this.threads[sum % this.threads.length]!;
-    if (own.queueSize === 0) return own;
-    return this.threads.reduce((best, each) => (each.queueSize < best.queueSize ? each : best), own);
+    const waiting = ({ inTurn }: Thread) => inTurn.activeCount + inTurn.pendingCount;
+    if (waiting(own) < 2) return own;
+    return this.threads.reduce((best, each) => (waiting(each) < waiting(best) ? each : best), own);
   }
 
   async close(): Promise<void> {
-    await Promise.all(this.threads.map((thread) => thread.destroy()));
+    await Promise.all(this.threads.map(({ pool }) => pool.destroy()));
   }
 }
+
+interface Thread {
+  readonly pool: Piscina;
+  readonly inTurn: LimitFunction;
+}
+
+/** Tasks after which nothing is kept: what can't be done now can be asked for again. */
+const READING: ReadonlySet<string> = new Set<TaskName>(['openPlan', 'packJob']);
+
+const busy = () => new HttpError(503, 'busy', 'The server is busy. Try again in a moment.');
