@@ -52,11 +52,11 @@ export class Work {
   ): Promise<Awaited<ReturnType<Tasks[N]>>> {
     const { pool, inTurn } = this.threadFor(job);
     if (inTurn.pendingCount >= this.mostWaiting) throw busy();
-    return inTurn<[], Awaited<ReturnType<Tasks[N]>>>(async () => {
+    const done: unknown = await inTurn(async () => {
       try {
         // waiting for its turn is not what takes a task long
         const signal = AbortSignal.timeout(this.longest);
-        return (await pool.run(task, { name, signal })) as Awaited<ReturnType<Tasks[N]>>;
+        return await pool.run(task, { name, signal });
       } catch (error) {
         if (!(error instanceof Error) || error.name !== 'AbortError') throw error;
         // while the next task waits the thread begins anew
@@ -65,6 +65,7 @@ export class Work {
         throw new HttpError(422, 'bad-plan', 'This takes too long to work out, so it was not saved here.');
       }
     });
+    return done as Awaited<ReturnType<Tasks[N]>>;
   }
 
   private threadFor(job: string): Thread {
