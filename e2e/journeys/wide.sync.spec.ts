@@ -11,6 +11,7 @@ async function renameRoom(page: Page, from: string, to: string): Promise<void> {
   await page.getByRole('button', { name: 'Name', exact: true }).click();
   await page.getByLabel('Another name').fill(to);
   await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Ledger of rooms').getByRole('button', { name: new RegExp(`^${to}`) })).toBeVisible();
 }
 
 test('a server that was put back to an older state gets what this device has, and it is said', async ({

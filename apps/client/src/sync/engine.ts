@@ -78,6 +78,8 @@ export class SyncEngine {
 
   /** Something was written on the device. */
   wrote(id: string): void {
+    // from now on it is not saved, until it is known to be
+    if (id === this.open) this.events.state('saving', null);
     this.tell({ kind: 'wrote', id });
     void this.tellState();
   }
