@@ -14,11 +14,12 @@ import { downloadJob } from './job-file';
 import { planActions } from './plan-slice';
 import { syncEngine } from './session';
 
-const SYNC: Record<SyncState, { icon: string; words: string }> = {
-  saved: { icon: 'cloud-check-outline', words: 'Saved' },
-  saving: { icon: 'cloud-upload-outline', words: 'Saving' },
-  offline: { icon: 'cloud-off-outline', words: 'Offline. Kept on this device' },
-  refused: { icon: 'cloud-alert', words: 'Not saved on the server' },
+/** How the job stands: in words, and in fewer where there is less room. */
+const SYNC: Record<SyncState, { icon: string; words: string; short: string }> = {
+  saved: { icon: 'cloud-check-outline', words: 'Saved', short: 'Saved' },
+  saving: { icon: 'cloud-upload-outline', words: 'Saving', short: 'Saving' },
+  offline: { icon: 'cloud-off-outline', words: 'Offline. Kept on this device', short: 'Offline, kept here' },
+  refused: { icon: 'cloud-alert', words: 'Not saved on the server', short: 'Kept here only' },
 };
 
 /** The job, its total area, whether it is saved, undo and redo, and the way to leave with something. */
@@ -57,7 +58,7 @@ export function Header({ wide }: { wide: boolean }) {
           {plan.job.name}
         </Text>
         <View style={styles.line}>
-          <Text style={styles.total} testID="job-total">
+          <Text style={styles.total} numberOfLines={1} testID="job-total">
             {roughly(totals.rough, formatArea(totals.area, plan.job.units))}
           </Text>
           <Pressable
@@ -72,7 +73,7 @@ export function Header({ wide }: { wide: boolean }) {
             <Icon source={icon} size={16} color={state === 'saved' ? PALE : '#E9C46A'} />
             {state !== 'saved' && (
               <Text style={styles.words} numberOfLines={1}>
-                {state === 'offline' && !wide ? 'Offline, kept here' : words}
+                {wide ? words : SYNC[state].short}
               </Text>
             )}
           </Pressable>
@@ -166,7 +167,7 @@ const styles = StyleSheet.create({
   trouble: { padding: 8 },
   name: { fontFamily: FONTS.serif, fontSize: 18, lineHeight: 24, color: PALE },
   line: { flexDirection: 'row', alignItems: 'center', gap: 8 },
-  total: { fontFamily: FONTS.strong, fontSize: 14, color: '#E9C46A', fontVariant: ['tabular-nums'] },
+  total: { flexShrink: 0, fontFamily: FONTS.strong, fontSize: 14, color: '#E9C46A', fontVariant: ['tabular-nums'] },
   sync: { flexDirection: 'row', alignItems: 'center', gap: 4, flexShrink: 1 },
   words: { fontSize: 13, color: PALE, flexShrink: 1 },
 });
