@@ -94,3 +94,30 @@ test('all of a job leaves as one file and comes in again beside itself', async (
   await page.goto('/');
   await expect(page.getByRole('link', { name: /^Quince Cottage sewing room/ })).toHaveCount(2);
 });
+
+test('a job the server lost is offered to be put there again, from the list too', async ({ page, server }) => {
+  await page.goto('/job/boat-shed');
+  await saved(page);
+  server.sql(`DELETE FROM jobs WHERE id = 'boat-shed'`);
+  const trouble = page.getByTestId('trouble');
+  await expect(trouble).toContainText('The server does not have this job any more.');
+  await page.goto('/');
+  await expect(trouble).toHaveCount(1);
+  await trouble.getByRole('button', { name: 'Put it there again' }).click();
+  await expect(trouble).toHaveCount(0);
+  await expect.poll(async () => (await page.request.get('/api/jobs/boat-shed/plan')).status()).toBe(200);
+});
+
+test('a long list of jobs comes page by page', async ({ page, server }) => {
+  server.sql(
+    `INSERT INTO jobs (id, workspace_id, name, address, units, rooms, area, rough, version, mark, whole_version, schema_version, touched)
+       SELECT 'many-' || n, workspace_id, 'House ' || n, '', 'metric', 1, 1e7, false, 1, 'm' || n, 1, 8, touched - n * interval '1 hour'
+       FROM jobs, generate_series(1, 130) n WHERE id = 'ferry-house'`,
+  );
+  await page.goto('/');
+  const houses = page.getByRole('link', { name: /^House \d/ });
+  await expect(houses).toHaveCount(97);
+  await page.getByRole('button', { name: 'Earlier jobs' }).click();
+  await expect(houses).toHaveCount(130);
+  await expect(page.getByRole('button', { name: 'Earlier jobs' })).toHaveCount(0);
+});

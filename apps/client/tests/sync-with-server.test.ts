@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import { type Plan, applyEdit, newPlan, readPatch } from '@velvet-tape/core';
+import { type Plan, newPlan, readPatch } from '@velvet-tape/core';
 import type { DeviceJob } from '../src/sync/database';
 import { device, newOnDevice, saveOnDevice } from '../src/sync/device';
 import { SyncEngine } from '../src/sync/engine';
 import { backOff } from '../src/sync/back-off';
 import { lookAt, sendJob } from '../src/sync/send-job';
+import { box, named } from './plans';
 
 /** What a server does, as far as a device sees it; and what it does when it is put back to an older state, refuses, or fails. */
 class Server {
@@ -70,16 +71,6 @@ class Server {
     ({ ok: status < 400, status, json: () => Promise.resolve(body) }) as Response;
 }
 
-const box = (plan: Plan, x: number, seed: string): Plan => {
-  const result = applyEdit(
-    plan,
-    { kind: 'drawBox', floor: 'ground', a: { x, y: 0 }, b: { x: x + 3000, y: 3000 } },
-    seed,
-  );
-  if (!result.ok) throw new Error(result.reason);
-  return result.plan;
-};
-const named = (plan: Plan, name: string): Plan => ({ ...plan, job: { ...plan.job, name } });
 const job = async (id: string): Promise<DeviceJob> => (await device.jobs.get(id))!;
 const rooms = (plan: Plan) => Object.keys(plan.rooms).length;
 

@@ -1,20 +1,11 @@
-import { type Plan, applyEdit, newPlan, usualSpec } from '@velvet-tape/core';
+import { type Plan, newPlan, usualSpec } from '@velvet-tape/core';
 import { Offline } from '../src/sync/http';
 import { jobsOnDevice } from '../src/sync/listing';
 import { device, markSent, newOnDevice, saveOnDevice, takeIn } from '../src/sync/device';
 import { forget, keep, keptTypes, syncKeptTypes } from '../src/sync/kept-types';
 import { keepPicture, pictureOf, sendPictures } from '../src/sync/pictures';
+import { box, named } from './plans';
 
-const named = (plan: Plan, name: string): Plan => ({ ...plan, job: { ...plan.job, name } });
-const box = (plan: Plan, x: number, seed: string): Plan => {
-  const result = applyEdit(
-    plan,
-    { kind: 'drawBox', floor: 'ground', a: { x, y: 0 }, b: { x: x + 3000, y: 3000 } },
-    seed,
-  );
-  if (!result.ok) throw new Error(result.reason);
-  return result.plan;
-};
 const touched = '2026-05-04T10:00:00.000Z';
 const at = (version: number) => ({ version, mark: `mark-${version}` });
 

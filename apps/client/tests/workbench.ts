@@ -1,5 +1,5 @@
 import { type Guide, type Intent, type Plan, applyEdit, deriveFloor, newPlan } from '@velvet-tape/core';
-import type { Selection, ToolChoices } from '../src/features/plan/plan-slice';
+import type { Selection, ToolChoices } from '../src/features/plan/plan-state';
 import { type Proposal, intentOf } from '../src/features/plan/sketching/proposal';
 import type { Bench, Pointer } from '../src/features/plan/tools/tool';
 

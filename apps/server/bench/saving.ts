@@ -1,7 +1,8 @@
 import { once } from 'node:events';
 import { Agent, createServer, request } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { type Plan, applyEdit, changeBetween, newPlan, patchOf } from '@velvet-tape/core';
+import type { Version } from '@velvet-tape/contract';
+import { type Intent, type Plan, applyEdit, changeBetween, newPlan, patchOf } from '@velvet-tape/core';
 import { startService } from '../tests/service';
 
 /** npm run bench:server — what it takes to save an edit, and to list jobs, beside a commit of one row in the same database. */
@@ -55,46 +56,34 @@ function manyRooms(count: number): Plan {
   return plan;
 }
 
-async function saving(id: string, first: Plan): Promise<number[]> {
-  let plan = first;
-  let from = JSON.parse(await ask('PUT', `/api/jobs/${id}/plan`, JSON.stringify({ version: 0, plan }))) as {
-    version: number;
-    mark: string;
-  };
-  const rooms = Object.keys(plan.rooms);
-  return timed(async (i) => {
-    // a name, a height, and now and then a wall moved: each a change as an edit makes it
-    const room = rooms[(i + 10) % rooms.length]!;
-    const result =
-      i % 3 === 0
-        ? applyEdit(plan, { kind: 'nameRoom', room, name: `Room ${i}` }, `e${i}`)
-        : applyEdit(plan, { kind: 'setCeilingHeight', room, height: 2400 + (i % 50), scope: 'room' }, `e${i}`);
-    if (!result.ok) throw new Error(result.reason);
-    const body = JSON.stringify(patchOf(changeBetween(plan, result.plan)));
-    from = JSON.parse(
-      await ask('PATCH', `/api/jobs/${id}/plan?version=${from.version}&mark=${from.mark}`, body),
-    ) as typeof from;
-    plan = result.plan;
-  });
-}
+type Step = (plan: Plan, i: number) => Intent;
 
-/** The same with the outline changed each time: a room more. */
-async function drawing(id: string, first: Plan): Promise<number[]> {
+/** A name, a height: what is changed most. */
+const figures: Step = ({ rooms }, i) => {
+  const ids = Object.keys(rooms);
+  const room = ids[(i + 10) % ids.length]!;
+  return i % 3 === 0
+    ? { kind: 'nameRoom', room, name: `Room ${i}` }
+    : { kind: 'setCeilingHeight', room, height: 2400 + (i % 50), scope: 'room' };
+};
+
+/** The outline changes each time: a room more. */
+const rooms: Step = (_, i) => {
+  const a = { x: 40_000 + ((i + 10) % 20) * 4000, y: Math.floor((i + 10) / 20) * 4000 };
+  return { kind: 'drawBox', floor: 'ground', a, b: { x: a.x + 3000, y: a.y + 3000 } };
+};
+
+/** One device saves a step after the other. */
+async function saving(id: string, first: Plan, step: Step): Promise<number[]> {
   let plan = first;
-  let from = JSON.parse(await ask('PUT', `/api/jobs/${id}/plan`, JSON.stringify({ version: 0, plan }))) as {
-    version: number;
-    mark: string;
-  };
+  const made = await ask('PUT', `/api/jobs/${id}/plan`, JSON.stringify({ version: 0, plan }));
+  let from = JSON.parse(made) as Version;
   return timed(async (i) => {
-    const a = { x: 40_000 + ((i + 10) % 20) * 4000, y: Math.floor((i + 10) / 20) * 4000 };
-    const b = { x: a.x + 3000, y: a.y + 3000 };
-    const result = applyEdit(plan, { kind: 'drawBox', floor: 'ground', a, b }, `d${i}`);
+    const result = applyEdit(plan, step(plan, i), `e${i}`);
     if (!result.ok) throw new Error(result.reason);
     const body = JSON.stringify(patchOf(changeBetween(plan, result.plan)));
-    from = JSON.parse(
-      await ask('PATCH', `/api/jobs/${id}/plan?version=${from.version}&mark=${from.mark}`, body),
-    ) as typeof from;
-    plan = result.plan;
+    const written = await ask('PATCH', `/api/jobs/${id}/plan?version=${from.version}&mark=${from.mark}`, body);
+    [plan, from] = [result.plan, JSON.parse(written) as Version];
   });
 }
 
@@ -103,9 +92,9 @@ await seedDemo(service.database, service.work);
 const ferry = (JSON.parse(await ask('GET', '/api/jobs/ferry-house/plan')) as { plan: Plan }).plan;
 const hundred = manyRooms(100);
 const series = {
-  'Ferry House, a name or a height': await saving('bench-ferry', ferry),
-  'Ferry House, a room more each time': await drawing('bench-ferry-2', ferry),
-  '100 rooms, a name or a height': await saving('bench-hundred', hundred),
+  'Ferry House, a name or a height': await saving('bench-ferry', ferry, figures),
+  'Ferry House, a room more each time': await saving('bench-ferry-2', ferry, rooms),
+  '100 rooms, a name or a height': await saving('bench-hundred', hundred, figures),
 };
 await service.database.query(
   `INSERT INTO jobs (id, workspace_id, name, address, units, rooms, area, rough, version, mark, whole_version, schema_version, touched)

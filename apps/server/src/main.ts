@@ -5,7 +5,7 @@ import { seedDemo } from './demo/seed';
 import { Key } from './entry/key';
 import { createApp } from './http/app';
 import { loggedError } from './http/errors';
-import { JobsService } from './jobs/jobs.service';
+import { Revisions } from './jobs/revisions';
 import { thinOut } from './jobs/thinning';
 import { Work } from './work/pool';
 import { DEFAULT_WORKSPACE } from './workspaces/workspace.entity';
@@ -58,7 +58,7 @@ server.on('error', (error: NodeJS.ErrnoException) => {
 const THIN_FIRST = 60_000;
 const THIN_AGAIN = 6 * 3_600_000;
 const thin = () =>
-  void thinOut(database, new JobsService(database, work, DEFAULT_WORKSPACE)).then(
+  void thinOut(database, { work, revisions: new Revisions(database, DEFAULT_WORKSPACE) }).then(
     (gone) => gone > 0 && log.info(`${gone} old revisions were thinned out`),
     (error: unknown) => log.error({ err: error }, 'old revisions could not be thinned out'),
   );

@@ -2,7 +2,9 @@ import { type Plan, changeBetween, patchOf, problemsOf } from '@velvet-tape/core
 import fc from 'fast-check';
 import request from 'supertest';
 import { JobsService } from '../src/jobs/jobs.service';
+import { Revisions } from '../src/jobs/revisions';
 import { keptOf, thinOut } from '../src/jobs/thinning';
+import { composed, openPlan } from '../src/work/plan-tasks';
 import { DEFAULT_WORKSPACE } from '../src/workspaces/workspace.entity';
 import { type TestService, planWithRoom, startService, withRoom } from './service';
 
@@ -148,6 +150,16 @@ test('the list comes page by page, every job once', async () => {
   await request(service.app).get('/api/jobs').query({ after: 'anything' }).expect(400);
 });
 
+test('a history stored in an older version of the document is put together in that version, and every step of it still reads', () => {
+  const old = { ...planWithRoom('Old'), schema: 7 } as unknown as Plan;
+  const step = (name: string) => JSON.stringify({ ...patchOf(changeBetween(old, named(old, name))), schema: 7 });
+  const whole = composed({ whole: JSON.stringify(old), patches: [step('First')] });
+  expect(JSON.parse(whole)).toMatchObject({ schema: 7, job: { name: 'First' } });
+  const opened = openPlan({ key: 'old-2', stored: { whole, patches: [step('Second')] } });
+  expect(opened).toMatchObject({ ok: true });
+  expect('whole' in opened && JSON.parse(opened.whole)).toMatchObject({ schema: 8, job: { name: 'Second' } });
+});
+
 describe('thinning', () => {
   const HOUR = 3_600_000;
 
@@ -196,8 +208,8 @@ describe('thinning', () => {
     await service.database.query(
       `UPDATE revisions SET touched = date_trunc('milliseconds', now()) - interval '10 days' + version * interval '100 minutes' WHERE job_id = 'old-mill'`,
     );
-    const jobs = new JobsService(service.database, service.work, DEFAULT_WORKSPACE);
-    expect(await thinOut(service.database, jobs)).toBeGreaterThan(20);
+    const means = { work: service.work, revisions: new Revisions(service.database, DEFAULT_WORKSPACE) };
+    expect(await thinOut(service.database, means)).toBeGreaterThan(20);
     const rows = await stored('old-mill');
     expect(rows.map(({ version }) => version)).toEqual(expect.arrayContaining([4, 31]));
     expect(rows.length).toBeLessThan(8);
@@ -205,6 +217,11 @@ describe('thinning', () => {
       const { body } = await request(service.app).get(`/api/jobs/old-mill/revisions/${version}`).expect(200);
       expect(body.plan).toEqual(saved[version - 1]);
     }
+    // put together it is of the version of the document it was stored in: what was stored after it still fits
+    const [{ same }] = (await service.database.query(
+      `SELECT bool_and((plan->>'schema')::int = schema_version) AS same FROM revisions WHERE job_id = 'old-mill' AND plan IS NOT NULL`,
+    )) as [{ same: boolean }];
+    expect(same).toBe(true);
     await patch('old-mill', at, plan, named(plan, 'New mill')).expect(200);
     expect((await planOf('old-mill')).job.name).toBe('New mill');
     // one whose change was made from a version that went is asked for the whole plan

@@ -3,8 +3,7 @@ import Ajv from 'ajv/dist/2020';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import request from 'supertest';
 import sharp from 'sharp';
-import { type TestService, planWithRoom, startService } from './service';
-import { dice } from './odd-requests';
+import { type TestService, planWithRoom, randomPlan, startService } from './service';
 
 let here: TestService;
 let there: TestService;
@@ -73,9 +72,10 @@ test('a job with its pictures and named revisions is read back on another instal
   expect((await takeIn(there, file).expect(201)).body).toEqual({ id: 'mill', name: 'Mill 🏠' });
   expect(await planOf(there, 'mill')).toEqual(plan);
   expect((await bytesOf(there, '/api/pictures/pic-a').expect(200)).body).toEqual(bytes);
-  const { revisions } = (await request(there.app).get('/api/jobs/mill/revisions')).body as {
-    revisions: { name: string | null }[];
-  };
+  const historyOf = async (service: TestService) =>
+    (await request(service.app).get('/api/jobs/mill/revisions')).body.revisions as { name: string; touched: string }[];
+  const [revisions, before] = [await historyOf(there), await historyOf(here)];
+  expect(revisions[1]!.touched).toBe(before[1]!.touched);
   expect(revisions.map(({ name }) => name)).toEqual([null, 'As found']);
   expect((await request(there.app).get('/api/jobs/mill/revisions/1')).body.plan).toEqual(first);
 });
@@ -106,19 +106,6 @@ test('the plan in it is as the schema in it says, by a validator that shares not
   expect(planShape.safeParse(json('plan.json')).success).toBe(true);
 });
 
-/** A plan of random boxes and doors. */
-function randomPlan(seed: number): Plan {
-  const random = dice(seed);
-  let plan = planWithRoom(`Random ${seed} ☃`);
-  for (let i = 0; i < 12; i += 1) {
-    const a = { x: Math.round(random() * 20_000) / 3, y: Math.round(random() * 20_000) / 7 };
-    const b = { x: a.x + 900 + random() * 5000, y: a.y + 900 + random() * 4000 };
-    const drawn = applyEdit(plan, { kind: 'drawBox', floor: 'ground', a, b }, `b${seed}.${i}`);
-    if (drawn.ok) plan = drawn.plan;
-  }
-  return plan;
-}
-
 test('out and in again any plan is the same to the last digit', async () => {
   for (let seed = 1; seed <= 8; seed += 1) {
     const plan = randomPlan(seed);
@@ -145,4 +132,9 @@ test('what is no job file is refused in words', async () => {
     expect(body.error.message).toMatch(words);
   }
   await request(there.app).post('/api/jobs/file').send({ no: 'zip' }).expect(400);
+  // all of it or nothing: its named revision was sound, the plan on top of it is not
+  const half: Record<string, Uint8Array> = { ...file, 'plan.json': strToU8('{"schema":8}') };
+  half['job.json'] = strToU8(strFromU8(file['job.json']!).replace('"id": "mill"', '"id": "half"'));
+  await takeIn(there, zipSync(half)).expect(422);
+  await request(there.app).get('/api/jobs/half/plan').expect(404);
 });

@@ -1,4 +1,5 @@
 import { gzipSync } from 'node:zlib';
+import { randomFrom } from '../src/demo/hand-drawing';
 import { planWithRoom } from './service';
 
 export interface OddRequest {
@@ -6,18 +7,6 @@ export interface OddRequest {
   readonly path: string;
   readonly headers: Record<string, string>;
   readonly body?: Buffer;
-}
-
-/** Numbers from 0 to 1 from a seed (mulberry32). */
-export function dice(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
-  };
 }
 
 const WORDS = [
@@ -71,7 +60,7 @@ const VALUES: unknown[] = [
 
 /** Requests of many kinds: to routes that are there and to none, with plans that are sound but for a thing or two, and with anything else. */
 export function* oddRequests(count: number, seed: number): Generator<OddRequest> {
-  const random = dice(seed);
+  const random = randomFrom(seed);
   const any = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)]!;
   const sometimes = (share: number) => random() < share;
   const word = () => any(WORDS);

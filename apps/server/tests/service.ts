@@ -4,6 +4,7 @@ import { newPlan, applyEdit, type Plan } from '@velvet-tape/core';
 import { pino } from 'pino';
 import { Client } from 'pg';
 import type { DataSource } from 'typeorm';
+import { randomFrom } from '../src/demo/hand-drawing';
 import { openDatabase } from '../src/database/database';
 import { type AppOptions, createApp } from '../src/http/app';
 import { Work } from '../src/work/pool';
@@ -64,4 +65,18 @@ export function withRoom(plan: Plan, i: number, seed = `b${i}`): Plan {
   const result = applyEdit(plan, { kind: 'drawBox', floor: 'ground', a, b: { x: a.x + 3000, y: a.y + 2500 } }, seed);
   if (!result.ok) throw new Error(result.reason);
   return result.plan;
+}
+
+/** A plan of boxes anywhere, over each other and beside each other; coordinates with all their digits. */
+export function randomPlan(seed: number): Plan {
+  const random = randomFrom(seed);
+  let plan = planWithRoom(`Random ${seed} ☃`);
+  const tries = 2 + Math.floor(random() * 14);
+  for (let i = 0; i < tries; i += 1) {
+    const a = { x: (random() * 20_000) / 3, y: (random() * 20_000) / 7 };
+    const b = { x: a.x + 900 + random() * 5000, y: a.y + 900 + random() * 4000 };
+    const drawn = applyEdit(plan, { kind: 'drawBox', floor: 'ground', a, b }, `b${i}`);
+    if (drawn.ok) plan = drawn.plan;
+  }
+  return plan;
 }

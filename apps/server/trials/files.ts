@@ -1,6 +1,4 @@
-import { applyEdit, type Plan } from '@velvet-tape/core';
-import { dice } from '../tests/odd-requests';
-import { planWithRoom } from '../tests/service';
+import { randomPlan } from '../tests/service';
 import { packJob, unpackJob } from '../src/work/job-file-tasks';
 import { judgeWhole } from '../src/work/plan-tasks';
 
@@ -29,16 +27,3 @@ const sorted = (text: string): string =>
       ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
       : value,
   );
-
-function randomPlan(seed: number): Plan {
-  const random = dice(seed);
-  let plan = planWithRoom(`Random ${seed} ☃`);
-  const tries = 2 + Math.floor(random() * 14);
-  for (let i = 0; i < tries; i += 1) {
-    const a = { x: (random() * 20_000) / 3, y: (random() * 20_000) / 7 };
-    const b = { x: a.x + 900 + random() * 5000, y: a.y + 900 + random() * 4000 };
-    const drawn = applyEdit(plan, { kind: 'drawBox', floor: 'ground', a, b }, `b${i}`);
-    if (drawn.ok) plan = drawn.plan;
-  }
-  return plan;
-}

@@ -2,7 +2,7 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { createServer } from 'node:net';
 import { type Plan, changeBetween, patchOf, readPlan } from '@velvet-tape/core';
-import { dice } from '../tests/odd-requests';
+import { randomFrom } from '../src/demo/hand-drawing';
 import { planWithRoom, startService, withRoom } from '../tests/service';
 
 interface At {
@@ -20,7 +20,7 @@ async function freePort(): Promise<number> {
 
 /** The service is killed (-9) while several write, again and again: whatever it had said it had saved is there when it is back. */
 export async function kills(count: number, seed: number): Promise<object> {
-  const random = dice(seed);
+  const random = randomFrom(seed);
   const service = await startService('trial_kills');
   const port = await freePort();
   const url = `http://127.0.0.1:${port}`;

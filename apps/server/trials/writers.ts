@@ -1,6 +1,6 @@
 import { type Plan, changeBetween, patchOf, problemsOf } from '@velvet-tape/core';
 import request from 'supertest';
-import { dice } from '../tests/odd-requests';
+import { randomFrom } from '../src/demo/hand-drawing';
 import { type TestService, planWithRoom, startService, withRoom } from '../tests/service';
 
 interface At {
@@ -39,7 +39,7 @@ export async function writers(count: number, seed: number): Promise<object> {
 }
 
 async function one(service: TestService, id: string, many: number, seed: number) {
-  const random = dice(seed);
+  const random = randomFrom(seed);
   const plan = planWithRoom(id);
   const first = (await request(service.app).put(`/api/jobs/${id}/plan`).send({ version: 0, plan })).body as At;
   let [again, writes, longest] = [0, 0, 0];

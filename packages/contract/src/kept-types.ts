@@ -1,12 +1,8 @@
 import { LONGEST_NAME, openingSpecSchema } from '@velvet-tape/core';
 import { z } from 'zod';
+import { idOf } from './ids';
 
-export const keptTypeId = z
-  .string()
-  .min(4)
-  .max(64)
-  .regex(/^[\w-]+$/, 'The id of a type has letters, digits and dashes only.')
-  .meta({ id: 'KeptTypeId' });
+export const keptTypeId = idOf('a type', 'KeptTypeId');
 
 /** A type of door or window that is kept for later jobs. */
 export const keepTypeSchema = z

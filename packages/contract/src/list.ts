@@ -1,11 +1,7 @@
 import { z } from 'zod';
+import { idOf } from './ids';
 
-export const jobId = z
-  .string()
-  .min(4)
-  .max(64)
-  .regex(/^[\w-]+$/, 'A job id has letters, digits and dashes only.')
-  .meta({ id: 'JobId' });
+export const jobId = idOf('a job', 'JobId');
 
 /** A line of the list of jobs: enough to find one and see how far it is. */
 export const jobSummarySchema = z

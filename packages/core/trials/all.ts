@@ -1,3 +1,4 @@
+import { type Trial, runTrials } from '../../../scripts/run-trials';
 import { openingsStay } from './openings-stay';
 import { typesByNoise } from './along-walls';
 import { misread } from '../tests/units-fuzz';
@@ -11,7 +12,7 @@ import { tilePlans } from './tiling';
  * npm run trials [-- name…] [--seed=N] [--count=N]: what is promised for all inputs, held against many of them. Fresh seeds unless told; the
  * seed is printed, so that what went wrong can be done again.
  */
-const trials: Record<string, { usual: number; run(count: number, seed: number): object | Promise<object> }> = {
+const trials: Record<string, Trial> = {
   boxes: { usual: 20_000, run: drawTwoBoxes },
   lengths: { usual: 400_000, run: misread },
   openings: { usual: 4_000, run: openingsStay },
@@ -31,18 +32,4 @@ async function walls(count: number, seed: number): Promise<object> {
   return { clean: await measured(seeds, false), noisy: await measured(seeds, true) };
 }
 
-const option = (name: string) => process.argv.find((each) => each.startsWith(`--${name}=`))?.split('=')[1];
-const names = process.argv.slice(2).filter((each) => !each.startsWith('--'));
-const seed = Number(option('seed') ?? Math.floor(Math.random() * 2 ** 31));
-console.log(`seed ${seed}`);
-for (const [name, { usual, run }] of Object.entries(trials)) {
-  if (names.length > 0 && !names.includes(name)) continue;
-  const count = Number(option('count') ?? usual);
-  const start = performance.now();
-  const result = await run(count, seed);
-  console.log(
-    name,
-    JSON.stringify(result, null, 1).slice(0, 1500),
-    `${((performance.now() - start) / 1000).toFixed(0)} s`,
-  );
-}
+void runTrials(trials);

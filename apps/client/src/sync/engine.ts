@@ -219,7 +219,7 @@ export class SyncEngine {
       this.events.changed(id);
     }
     const words = [
-      setAside && 'This job was changed elsewhere in a way that does not fit yours. Yours is kept as a job of its own.',
+      setAside && KEPT_APART,
       older && 'The server had an older state of this job. It has the one of this device again.',
       overruled.length > 0 && overruledInWords(overruled),
     ].filter((each) => typeof each === 'string');
@@ -243,6 +243,9 @@ export class SyncEngine {
     else this.events.state(job?.waiting ? 'saving' : 'saved', trouble ?? null);
   }
 }
+
+export const KEPT_APART =
+  'This job was changed elsewhere in a way that does not fit yours. Yours is kept as a job of its own.';
 
 const SAID = 3;
 export const overruledInWords = (overruled: readonly string[]): string => {

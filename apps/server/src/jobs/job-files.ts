@@ -42,14 +42,28 @@ export class JobFiles {
     const id = taken ? `job-${randomUUID().slice(0, 18)}` : file.id;
     const renamed = new Map<string, string>();
     for (const picture of file.pictures) renamed.set(picture.id, await this.keepPicture(picture.id, picture.bytes));
-    let version = 0;
-    for (const each of [...file.named, { name: '', plan: file.plan }]) {
-      const plan = withPictures(each.plan, renamed);
-      const written = await this.jobs.write(id, Buffer.from(`{"version":${version},"plan":${plan}}`));
-      version = written.version;
-      if (each.name !== '') await this.jobs.nameRevision(id, version, each.name);
+    try {
+      await this.writeAll(id, file, renamed);
+    } catch (error) {
+      // all of it, or nothing
+      await this.database.getRepository(Job).delete({ id });
+      throw error;
     }
     return { id, name: (JSON.parse(file.plan) as Plan).job.name };
+  }
+
+  /** The named revisions, of the time they were saved, and the plan on top of them. */
+  private async writeAll(id: string, { named, plan }: JobFile, renamed: ReadonlyMap<string, string>): Promise<void> {
+    let version = 0;
+    const write = async (text: string, touched?: Date) => {
+      const body = Buffer.from(`{"version":${version},"plan":${withPictures(text, renamed)}}`);
+      ({ version } = await this.jobs.write(id, body, touched));
+    };
+    for (const each of named) {
+      await write(each.plan, new Date(each.touched));
+      await this.jobs.nameRevision(id, version, each.name);
+    }
+    await write(plan);
   }
 
   /** Byte for byte as it was; under another id where there is another picture of its id. */

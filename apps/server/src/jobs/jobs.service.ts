@@ -5,6 +5,7 @@ import type { DataSource } from 'typeorm';
 import { HttpError } from '../http/errors';
 import type { Work } from '../work/pool';
 import type { Judged, Missing, PlanRef, Refused } from '../work/plan-tasks';
+import { SEND_WHOLE } from '../work/refusals';
 import { InTurn } from './in-turn';
 import { Job, Revision } from './job.entity';
 import { Revisions } from './revisions';
@@ -22,7 +23,7 @@ export class JobsService {
 
   constructor(
     private readonly database: DataSource,
-    private readonly plans: Work,
+    private readonly work: Work,
     private readonly workspaceId: string,
   ) {
     this.revisionsOf = new Revisions(database, workspaceId);
@@ -105,13 +106,12 @@ export class JobsService {
   }
 
   /** Saves a whole plan. Refuses one made from another version than the newest, changing nothing. */
-  async write(id: string, body: Buffer): Promise<Written> {
+  async write(id: string, body: Buffer, touched = new Date()): Promise<Written> {
     const front = versionAtFront(body);
     if (front !== null) await this.notStale(id, front);
     const mark = randomUUID();
-    const judged = allowed(await this.plans.run(id, 'judgeWhole', { body, next: mark }));
+    const judged = allowed(await this.work.run(id, 'judgeWhole', { body, next: mark }));
     if (judged.version > 0) await this.notStale(id, judged.version, judged.mark);
-    const touched = new Date();
     if (!(await this.revisionsOf.add({ ...judged, id, from: judged.version, mark, touched })))
       throw await this.stale(id, judged.version);
     return { id, version: judged.version + 1, mark, touched: touched.toISOString(), merged: null };
@@ -138,7 +138,7 @@ export class JobsService {
     const whole = job.version + 1 - job.wholeVersion >= WHOLE_EVERY || job.schemaVersion !== SCHEMA_VERSION;
     const judged = allowed(
       await this.withPlans(id, [base, job], ([from, now]) =>
-        this.plans.run(id, 'judgeChange', { body, from: from!, now: now!, next: mark, whole }),
+        this.work.run(id, 'judgeChange', { body, from: from!, now: now!, next: mark, whole }),
       ),
     );
     const merged = base.mark === job.mark ? null : [...judged.overruled];
@@ -169,7 +169,7 @@ export class JobsService {
 
   /** The plan of a revision as one text, brought up to this version of the document. */
   async wholePlan(id: string, version: Version): Promise<string> {
-    const opened = await this.withPlans(id, [version], ([ref]) => this.plans.run(id, 'openPlan', ref!));
+    const opened = await this.withPlans(id, [version], ([ref]) => this.work.run(id, 'openPlan', ref!));
     if (opened.ok) return opened.whole;
     throw new HttpError(422, 'broken', `The stored plan can’t be read. ${opened.message}`);
   }
@@ -210,8 +210,6 @@ export class JobsService {
     return new HttpError(409, 'stale', message, job.version);
   }
 }
-
-const SEND_WHOLE = 'The server does not have the plan this change was made from. Send the whole plan.';
 
 const behind = (version: number): HttpError =>
   new HttpError(409, 'behind', 'The server does not have the version this was made from.', version);

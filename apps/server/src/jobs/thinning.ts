@@ -1,6 +1,7 @@
 import type { DataSource } from 'typeorm';
 import { Job, Revision } from './job.entity';
-import type { JobsService } from './jobs.service';
+import type { Work } from '../work/pool';
+import type { Revisions } from './revisions';
 
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
@@ -34,11 +35,17 @@ export function keptOf(revisions: readonly Dated[], now: Date): Set<number> {
   return kept;
 }
 
+/** What plans are put together with. */
+interface Means {
+  readonly work: Work;
+  readonly revisions: Revisions;
+}
+
 /** Any number will do, as long as every server takes the same one. */
 const THINNING = 712_040_002;
 
 /** Thins out the revisions of all jobs; gives back how many went. Where another server is at it, nothing is done. */
-export async function thinOut(database: DataSource, jobs: JobsService, now = new Date()): Promise<number> {
+export async function thinOut(database: DataSource, { work, revisions }: Means, now = new Date()): Promise<number> {
   const runner = database.createQueryRunner();
   await runner.connect();
   try {
@@ -54,7 +61,7 @@ export async function thinOut(database: DataSource, jobs: JobsService, now = new
       .where('revision.touched < :before', { before: new Date(now.getTime() - DAY) })
       .getRawMany<{ id: string }>();
     let gone = 0;
-    for (const { id } of old) gone += await thinOne(database, jobs, id, now);
+    for (const { id } of old) gone += await thinOne(database, { work, revisions }, id, now);
     return gone;
   } finally {
     await runner.query('SELECT pg_advisory_unlock($1)', [THINNING]);
@@ -62,9 +69,9 @@ export async function thinOut(database: DataSource, jobs: JobsService, now = new
   }
 }
 
-async function thinOne(database: DataSource, jobs: JobsService, id: string, now: Date): Promise<number> {
-  const rows: (Dated & { mark: string; whole: boolean })[] = await database.query(
-    `SELECT version, touched, name, mark, plan IS NOT NULL AS whole FROM revisions WHERE job_id = $1 ORDER BY version`,
+async function thinOne(database: DataSource, { work, revisions }: Means, id: string, now: Date): Promise<number> {
+  const rows: (Dated & { whole: boolean })[] = await database.query(
+    `SELECT version, touched, name, plan IS NOT NULL AS whole FROM revisions WHERE job_id = $1 ORDER BY version`,
     [id],
   );
   const kept = keptOf(rows, now);
@@ -73,8 +80,13 @@ async function thinOne(database: DataSource, jobs: JobsService, id: string, now:
   // what is kept as a change of one that goes has to be kept whole
   const alone = rows.filter(({ version, whole }) => kept.has(version) && !whole && !kept.has(version - 1));
   const wholes = await Promise.all(
-    alone.map(async (row) => ({ version: row.version, plan: await jobs.wholePlan(id, row) })),
+    alone.map(async ({ version }) => {
+      const stored = await revisions.stored(id, version);
+      return { version, plan: stored && (await work.run(id, 'composed', stored)) };
+    }),
   );
+  // what can't be put together any more stays as it is
+  if (wholes.some(({ plan }) => plan === null)) return 0;
   await database.transaction(async (manager) => {
     for (const { version, plan } of wholes)
       await manager.query(`UPDATE revisions SET plan = $3::jsonb, change = NULL WHERE job_id = $1 AND version = $2`, [

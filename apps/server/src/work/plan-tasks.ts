@@ -14,6 +14,7 @@ import {
 } from '@velvet-tape/core';
 import { LRUCache } from 'lru-cache';
 import { readAsAgreed } from '../http/as-agreed';
+import { SEND_WHOLE } from './refusals';
 
 /** All that is done with a plan, away from the thread that answers requests. Texts are JSON: what goes between threads is not taken apart and put together again. */
 
@@ -123,7 +124,14 @@ export function openPlan(ref: PlanRef): { ok: true; whole: string } | Refused | 
     : { ok: false, code: 'bad-plan', message: read.reason };
 }
 
-export const SEND_WHOLE = 'The server does not have the plan this change was made from. Send the whole plan.';
+/**
+ * The plan of a version put together as it is stored: of the version of the document it was stored in, so that changes stored after it still fit. Whether
+ * it can be read is for whoever reads it.
+ */
+export const composed = ({ whole, patches }: Stored): string => JSON.stringify(madeOf({ whole, patches }));
+
+const madeOf = ({ whole, patches }: Stored): Plan =>
+  patches.reduce((made, patch) => withPatch(made, JSON.parse(patch)), JSON.parse(whole) as Plan);
 
 const repaired = (plan: Plan, before: Plan): Plan | null =>
   repairPlan(plan, before, `m${crypto.randomUUID().slice(0, 8)}`)?.plan ?? null;
@@ -131,8 +139,7 @@ const repaired = (plan: Plan, before: Plan): Plan | null =>
 function planOf({ key, stored }: PlanRef): PlanRead {
   const plan = known.get(key);
   if (plan) return { ok: true, plan };
-  const { whole, patches } = stored!;
-  const read = readPlan(patches.reduce((made, patch) => withPatch(made, JSON.parse(patch)), JSON.parse(whole) as Plan));
+  const read = readPlan(madeOf(stored!));
   if (read.ok) known.set(key, read.plan);
   return read;
 }

@@ -1,7 +1,8 @@
 import { type WallFace, faceByKey, isRead, middle } from '@velvet-tape/core';
 import type { Command } from '../../store/store';
 import { edit } from './edit';
-import { type Selection, type ToolName, planActions } from './plan-slice';
+import { planActions } from './plan-slice';
+import type { Selection, ToolName } from './plan-state';
 import { transform } from './rooms-commands';
 import { houseBox, selectFace, selectFloor, selectRoom, selectTyped, selectTypedIntent } from './selectors';
 import { nextAlong } from './openings/reading-along';

@@ -1,7 +1,8 @@
 import { type EditResult, type Intent, applyEdit, editName, previewEdit } from '@velvet-tape/core';
 import { randomSeed } from '../../store/seed';
 import type { AppDispatch, RootState } from '../../store/store';
-import { type Offer, planActions } from './plan-slice';
+import { planActions } from './plan-slice';
+import type { Offer } from './plan-state';
 
 /** Does an edit and says what is to be said. The result tells whether it was done. */
 export const edit =

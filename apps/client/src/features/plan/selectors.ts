@@ -26,7 +26,7 @@ import {
   ringsBox,
 } from '@velvet-tape/core';
 import type { RootState } from '../../store/store';
-import type { Field } from './plan-slice';
+import type { Field } from './plan-state';
 import { type Proposal, type ProposalField, intentOf, withTyped } from './sketching/proposal';
 
 export const selectPlan = (state: RootState): Plan | null => state.plan.plan;

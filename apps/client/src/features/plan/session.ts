@@ -4,7 +4,7 @@ import type { AppDispatch, RootState } from '../../store/store';
 import { store } from '../../store/store';
 import { Broken, Offline, Refused } from '../../sync/http';
 import { device, onTopOf, saveOnDevice, setAside } from '../../sync/device';
-import { SyncEngine, overruledInWords } from '../../sync/engine';
+import { KEPT_APART, SyncEngine, overruledInWords } from '../../sync/engine';
 import { takeTool } from './commands';
 import { planActions } from './plan-slice';
 import { underlayActions } from './underlay/underlay-slice';
@@ -137,6 +137,3 @@ function rebased(base: Plan, mine: Plan, theirs: Plan): Plan {
     store.dispatch(planActions.said({ text: overruledInWords(overruled), tone: 'said' }));
   return plan;
 }
-
-const KEPT_APART =
-  'This job was changed elsewhere in a way that does not fit yours. Yours is kept as a job of its own.';

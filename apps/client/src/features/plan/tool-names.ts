@@ -1,4 +1,4 @@
-import type { ToolName } from './plan-slice';
+import type { ToolName } from './plan-state';
 
 export interface ToolWords {
   readonly label: string;

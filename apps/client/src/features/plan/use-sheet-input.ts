@@ -5,7 +5,7 @@ import { useStore } from 'react-redux';
 import { type RootState, useAppDispatch } from '../../store/store';
 import { listenToPointers, pointOn } from '../../ui/pointer-listeners';
 import { useDropTarget } from './openings/drop-targets';
-import type { ToolName } from './plan-slice';
+import type { ToolName } from './plan-state';
 import { houseBox, selectFace, selectFloor } from './selectors';
 import { sheetBench } from './sheet-bench';
 import { viewOfWalk } from './sketching/walk-commands';

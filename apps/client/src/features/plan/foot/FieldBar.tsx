@@ -12,7 +12,8 @@ import { type RootState, useAppDispatch, useAppSelector } from '../../../store/s
 import { BarButton } from '../../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { enter } from '../commands';
-import { type Field, planActions } from '../plan-slice';
+import { planActions } from '../plan-slice';
+import type { Field } from '../plan-state';
 import { nextAlong } from '../openings/reading-along';
 import {
   selectFace,

@@ -13,7 +13,7 @@ import {
   roughly,
 } from '@velvet-tape/core';
 import { useAppSelector } from '../../../store/store';
-import type { Field } from '../plan-slice';
+import type { Field } from '../plan-state';
 import { spotInWords, spotLength } from '../openings/reading-along';
 import {
   selectFace,

@@ -3,7 +3,8 @@ import type { Command } from '../../../store/store';
 import { goToWall } from '../commands';
 import { edit } from '../edit';
 import { readAgain } from '../openings/reading-along';
-import { type Field, planActions } from '../plan-slice';
+import { planActions } from '../plan-slice';
+import type { Field } from '../plan-state';
 import { type selectFace, selectFloor } from '../selectors';
 import { readingFor } from '../tools/measure-tool';
 

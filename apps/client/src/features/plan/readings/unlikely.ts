@@ -1,7 +1,7 @@
 import { type Measured, type Place, isAlong, likelier } from '@velvet-tape/core';
 import { createSelector } from '@reduxjs/toolkit';
 import type { RootState } from '../../../store/store';
-import type { Field } from '../plan-slice';
+import type { Field } from '../plan-state';
 import { selectFace, selectOpening, selectTyped } from '../selectors';
 import type { Proposal } from '../sketching/proposal';
 

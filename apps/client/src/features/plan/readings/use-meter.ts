@@ -4,7 +4,8 @@ import type { LaserMeter, MeterStatus } from '../../../meter/laser-meter';
 import { SimulatedMeter } from '../../../meter/simulated-meter';
 import { type RootState, type AppDispatch, useAppDispatch } from '../../../store/store';
 import { spotLength } from '../openings/reading-along';
-import { type Field, planActions } from '../plan-slice';
+import { planActions } from '../plan-slice';
+import type { Field } from '../plan-state';
 import { selectFace, selectGapSpot } from '../selectors';
 import { type WalkProposal, cornersOfWalk } from '../sketching/walk';
 

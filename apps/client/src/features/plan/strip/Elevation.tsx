@@ -13,7 +13,8 @@ import { Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { MarkView } from '../MarkView';
-import { type Field, planActions } from '../plan-slice';
+import { planActions } from '../plan-slice';
+import type { Field } from '../plan-state';
 import { selectOpening, selectRoom } from '../selectors';
 
 /** px; on a wide screen there is more room for it. */

@@ -1,5 +1,5 @@
 import { type Hit, type Point, cornerAt, hitAt } from '@velvet-tape/core';
-import type { Selection } from '../plan-slice';
+import type { Selection } from '../plan-state';
 import { type Grip, gripAt, heldGrip, intentOfGrip, isStill, pushedPart } from './grips';
 import { chooseAll, rectangle, roomsWithin } from './lasso-tool';
 import { caught } from './snapping';

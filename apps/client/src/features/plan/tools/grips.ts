@@ -19,7 +19,7 @@ import {
   subtract,
   swingsOf,
 } from '@velvet-tape/core';
-import type { Selection, ToolChoices } from '../plan-slice';
+import type { Selection, ToolChoices } from '../plan-state';
 import type { BumpProposal } from '../sketching/proposal';
 
 /** What a drag with the Choose tool has hold of. */

@@ -1,5 +1,5 @@
 import type { DerivedFloor, Guide, Intent, Point } from '@velvet-tape/core';
-import type { Selection, ToolChoices, ToolName } from '../plan-slice';
+import type { Selection, ToolChoices, ToolName } from '../plan-state';
 import type { Proposal } from '../sketching/proposal';
 import type { TracedPicture } from '../underlay/trace';
 

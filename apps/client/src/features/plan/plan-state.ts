@@ -1,0 +1,211 @@
+import type {
+  BumpShape,
+  GapWay,
+  Instrument,
+  Intent,
+  Near,
+  Plan,
+  PlanChange,
+  Reading,
+  ShapeName,
+  SolidKind,
+  SolidShape,
+  TracedLine,
+} from '@velvet-tape/core';
+import type { Trouble } from '../../sync/database';
+import type { SyncState } from '../../sync/engine';
+import type { Proposal } from './sketching/proposal';
+import type { WalkProposal } from './sketching/walk';
+
+export type Selection =
+  | { readonly kind: 'nothing' }
+  | { readonly kind: 'room'; readonly id: string }
+  /** A wall as a room sees it, by its face key. */
+  | { readonly kind: 'wall'; readonly face: string }
+  | { readonly kind: 'opening'; readonly id: string; readonly face: string }
+  | { readonly kind: 'rooms'; readonly ids: readonly string[] }
+  | { readonly kind: 'corner'; readonly id: string }
+  | { readonly kind: 'solid'; readonly id: string }
+  | { readonly kind: 'underlay'; readonly id: string };
+
+export type ToolName =
+  | 'choose'
+  | 'measure'
+  | 'box'
+  | 'corners'
+  | 'loop'
+  | 'walk'
+  | 'shape'
+  | 'divide'
+  | 'bump'
+  | 'column'
+  | 'lasso'
+  | 'underlay';
+
+/** What was last chosen about the tools; it stays until it is chosen anew. */
+export interface ToolChoices {
+  readonly chalk: boolean;
+  readonly shape: ShapeName;
+  readonly bump: BumpShape;
+  readonly solid: { readonly solid: SolidKind; readonly shape: SolidShape };
+  /** What the neighbours of a dragged wall do. */
+  readonly neighbours: 'stretch' | 'turn';
+  /** Nothing catches. */
+  readonly free: boolean;
+  /** Which way round a room the walls are taped. */
+  readonly round: 'clockwise' | 'anticlockwise';
+  /** What lengths are read with, unless a meter sends them, and on which face of the wall. */
+  readonly instrument: Instrument;
+  readonly along: Reading['face'];
+  /** Which line of the walls of an underlay is followed; off: what is drawn over it is rough. */
+  readonly trace: TracedLine | 'off';
+  /** The chosen wall is shown from inside the room too. */
+  readonly elevation: boolean;
+}
+
+/** What the number pad is typing into. */
+export type Field =
+  | 'length'
+  | 'thickness'
+  | 'ceiling'
+  | 'left'
+  | 'right'
+  | 'width'
+  | 'height'
+  | 'sill'
+  | 'depth'
+  | 'splay'
+  | 'leg'
+  | 'turn'
+  | 'bow'
+  | 'reading'
+  | 'sagitta'
+  | 'radius'
+  | 'arc'
+  | 'known'
+  | 'gap'
+  | 'head'
+  | 'frame'
+  | 'glazing'
+  | 'angle';
+
+/** What is shown at the foot in the place of the number pad. */
+export type Panel = 'tray' | 'type' | 'swing';
+
+/** The wall is being read along: which way, and how far that has come. */
+export interface ReadingAlong {
+  readonly way: GapWay;
+  readonly at: number;
+}
+
+/** To loosen the reading that stands in the way, and then do what was to be done; to take a dropped walk up again. */
+export type Offer =
+  | { readonly kind: 'loosen'; readonly reading: string; readonly then: Intent }
+  | { readonly kind: 'walk'; readonly walk: WalkProposal }
+  /** To make what is only scaled follow what was taped. */
+  | { readonly kind: 'rescale'; readonly underlay: string };
+
+export interface Step {
+  readonly name: string;
+  readonly change: PlanChange;
+}
+
+/** Why a job could not be opened. */
+export type NotOpened = { why: 'missing' | 'offline' } | { why: 'unreadable'; reason: string };
+
+export interface PlanState {
+  jobId: string | null;
+  loading: 'no' | 'loading' | 'ready' | NotOpened['why'];
+  /** Why the stored plan can't be read. */
+  unreadable: string;
+  plan: Plan | null;
+  /** What this tab last knew the device to have. */
+  seen: Plan | null;
+  past: Step[];
+  future: Step[];
+  floor: string;
+  tool: ToolName;
+  choices: ToolChoices;
+  /** Drawn but not kept yet. */
+  proposal: Proposal | null;
+  selection: Selection;
+  /**
+   * What to look at while something is being dragged, and why it can't be kept if it can't: the whole plan, or an
+   * excerpt of it round what moves.
+   */
+  preview: { readonly plan: Plan; readonly near: Near | null; readonly reason: string | null } | null;
+  pad: {
+    field: Field | null;
+    text: string;
+    moves: 'from' | 'to';
+    scope: 'wall' | 'all';
+    grow: 'outwards' | 'inwards' | 'both';
+    /** What is in the field came from this. */
+    instrument: Instrument;
+    /** It was asked whether an unlikely size is meant. */
+    asked: boolean;
+  };
+  /** What was typed and taken last. */
+  lastRead: string | null;
+  panel: Panel | null;
+  readingAlong: ReadingAlong | null;
+  /** The list that is open. */
+  listing: 'readings' | 'openings' | null;
+  /** The room that was just drawn and waits for a name. */
+  naming: string | null;
+  notice: {
+    readonly text: string;
+    readonly tone: 'said' | 'refused';
+    /** What can be done about it. */
+    readonly offer?: Offer;
+  } | null;
+  sync: { state: SyncState; trouble: Trouble | null; why: string };
+}
+
+export const emptyPad: PlanState['pad'] = {
+  field: null,
+  text: '',
+  moves: 'to',
+  scope: 'wall',
+  grow: 'outwards',
+  instrument: 'tape',
+  asked: false,
+};
+
+const usualChoices: ToolChoices = {
+  chalk: false,
+  shape: 'L',
+  bump: 'box',
+  solid: { solid: 'column', shape: 'rectangle' },
+  neighbours: 'stretch',
+  free: false,
+  round: 'clockwise',
+  instrument: 'tape',
+  along: 'inside',
+  trace: 'inner',
+  elevation: false,
+};
+
+export const initial: PlanState = {
+  jobId: null,
+  loading: 'no',
+  unreadable: '',
+  plan: null,
+  seen: null,
+  past: [],
+  future: [],
+  floor: 'ground',
+  tool: 'choose',
+  choices: usualChoices,
+  proposal: null,
+  selection: { kind: 'nothing' },
+  preview: null,
+  pad: emptyPad,
+  lastRead: null,
+  panel: null,
+  readingAlong: null,
+  listing: null,
+  naming: null,
+  notice: null,
+  sync: { state: 'saved', trouble: null, why: '' },
+};
