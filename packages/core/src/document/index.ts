@@ -1,4 +1,3 @@
-export { TOGETHER } from './independent';
 export * from './merge';
 export * from './patch';
 export { shortened, unkeepable } from './plain-data';

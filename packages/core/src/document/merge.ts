@@ -1,7 +1,8 @@
 import { type PlanChange, changeBetween, isNothing, sameEntity, withChange } from '../plan/changes';
-import type { CollectionName, JobDetails, Plan } from '../plan/plan';
-import { OF_JOB, TOGETHER } from './independent';
-import { SINGULAR, problemsOf } from './problems';
+import { withFooting } from '../plan/footing';
+import { type CollectionName, type JobDetails, KINDS, type Plan } from '../plan/plan';
+import { OF_JOB } from './independent';
+import { problemsOf } from './problems';
 
 export interface Merge {
   readonly plan: Plan;
@@ -78,7 +79,7 @@ function merging<T extends Fields>(
 }
 
 function groupsOf(collection: CollectionName, entities: readonly object[]) {
-  const groups = TOGETHER[collection];
+  const groups = KINDS[collection].together;
   const grouped = new Set(groups.flatMap(({ fields }) => fields));
   const rest = new Set(entities.flatMap(Object.keys).filter((field) => !grouped.has(field)));
   return [...groups, ...[...rest].map((field) => ({ fields: [field], says: `the ${field}` }))];
@@ -95,31 +96,4 @@ function mergedJob({ before, after }: NonNullable<PlanChange['job']>, theirs: Jo
 }
 
 const called = (collection: CollectionName, entity: object): string =>
-  'name' in entity && entity.name ? String(entity.name) : `a ${SINGULAR[collection]}`;
-
-/** What walls, openings and readings stand on comes along, even where the other side deleted it. */
-function withFooting(merged: Plan, mine: Plan, theirs: Plan): Plan {
-  const walls = { ...merged.walls };
-  for (const { wall } of Object.values(merged.openings)) {
-    const footing = walls[wall] ?? mine.walls[wall] ?? theirs.walls[wall];
-    if (footing) walls[wall] = footing;
-  }
-  const types = { ...merged.types };
-  for (const { type } of Object.values(merged.openings)) {
-    const footing = types[type] ?? mine.types[type] ?? theirs.types[type];
-    if (footing) types[type] = footing;
-  }
-  const corners = { ...merged.corners };
-  for (const wall of Object.values(walls)) {
-    for (const id of [wall.start, wall.end]) {
-      const footing = corners[id] ?? mine.corners[id] ?? theirs.corners[id];
-      if (footing) corners[id] = footing;
-    }
-  }
-  const rooms = { ...merged.rooms };
-  for (const { room } of Object.values(merged.heights)) {
-    const footing = rooms[room] ?? mine.rooms[room] ?? theirs.rooms[room];
-    if (footing) rooms[room] = footing;
-  }
-  return { ...merged, types, walls, corners, rooms };
-}
+  'name' in entity && entity.name ? String(entity.name) : `a ${KINDS[collection].one}`;

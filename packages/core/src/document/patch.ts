@@ -1,7 +1,15 @@
 import { z } from 'zod';
 import { type PlanChange, withChange } from '../plan/changes';
-import { COLLECTIONS, type CollectionName, type Id, type JobDetails, type Plan, SCHEMA_VERSION } from '../plan/plan';
-import { jobDetailsSchema, planShape } from '../plan/schema';
+import {
+  COLLECTIONS,
+  type CollectionName,
+  type Id,
+  type JobDetails,
+  KINDS,
+  type Plan,
+  SCHEMA_VERSION,
+} from '../plan/plan';
+import { jobDetailsSchema } from '../plan/schema';
 import { unkeepable } from './plain-data';
 import { isPlanar } from './planar';
 import { tooMany } from './problems';
@@ -65,7 +73,7 @@ export function readPatch(before: Plan, input: unknown): PlanRead & { patch?: Pl
   for (const name of COLLECTIONS) {
     for (const [id, entity] of Object.entries(loose.data.put[name] ?? {})) {
       if (entity.id !== id) return unsound([name, id], 'An entity is filed under another id than its own.');
-      const read = planShape.shape[name].valueType.safeParse(entity);
+      const read = KINDS[name].schema.safeParse(entity);
       if (!read.success) return unsound([name, id, ...read.error.issues[0]!.path], read.error.issues[0]!.message);
       (put[name] ??= {})[id] = read.data;
     }

@@ -10,11 +10,8 @@ import {
   pointAt,
   subtract,
 } from '../geometry';
-import type { Id, Plan, Wall } from '../plan/plan';
+import { CLOSE, type Id, type Plan, type Wall } from '../plan/plan';
 import { wallCourse } from '../plan/wall-course';
-
-/** Half the weld distance: what the graph may be off by after welding, mm. */
-export const CLOSE = 0.5;
 
 /**
  * No two walls of the floor meet anywhere but at a shared corner. Exact predicates; near misses under 0.5 mm count

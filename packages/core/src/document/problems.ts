@@ -1,19 +1,18 @@
-import { distance } from '../geometry';
 import {
   COLLECTIONS,
   type Collection,
+  type Collections,
+  type Entity,
   type Id,
+  KINDS,
   type Plan,
-  cornersOfReading,
-  kindOfForm,
-  openingsOfGap,
-  withArticle,
+  kindOf,
   wallsOf,
 } from '../plan/plan';
+import type { Kind } from '../plan/kinds/kind';
 import { floorAt, floorsOf } from '../rooms';
-import { MOST } from '../plan/schema';
 import { networkOf } from '../walls';
-import { CLOSE, isPlanar } from './planar';
+import { isPlanar } from './planar';
 
 /** An entity under an id that is a key of the collection's own: what an object has by nature is no entity. */
 const own = <T>(collection: Collection<T>, id: Id): T | undefined =>
@@ -36,87 +35,38 @@ export function problemsOf(plan: Plan): string[] {
 
 /** Of what there is more than one plan can have, in words; null when there is not. */
 export function tooMany(plan: Plan): string | null {
-  const name = COLLECTIONS.find((each) => Object.keys(plan[each]).length > MOST[each]);
-  return name ? `A job can have ${MOST[name]} ${PLURAL[name]} at most.` : null;
+  const name = COLLECTIONS.find((each) => Object.keys(plan[each]).length > KINDS[each].most);
+  return name ? `A job can have ${KINDS[name].most} ${KINDS[name].many} at most.` : null;
 }
 
-/** What points at what is not there. Quick: it looks at no geometry but the length of walls. */
+/** What points at what is not there, or can't be. Quick: it looks at no geometry but the length of walls. */
 export function referenceProblems(plan: Plan): string[] {
   const problems: string[] = [];
   if (Object.keys(plan.floors).length === 0) problems.push('There is no floor to draw on.');
   for (const name of COLLECTIONS) {
-    for (const entity of Object.values<{ id: Id; floor?: Id }>(plan[name]))
-      if (entity.floor !== undefined && !own(plan.floors, entity.floor))
-        problems.push(`Something is on no floor: ${SINGULAR[name]} ${entity.id}.`);
-  }
-  for (const corner of Object.values(plan.corners)) {
-    if (!Number.isFinite(corner.x) || !Number.isFinite(corner.y)) problems.push(`Corner ${corner.id} has no place.`);
-  }
-  for (const wall of Object.values(plan.walls)) {
-    const a = own(plan.corners, wall.start);
-    const b = own(plan.corners, wall.end);
-    if (!a || !b) problems.push(`Wall ${wall.id} has lost a corner.`);
-    else if (a.floor !== wall.floor || b.floor !== wall.floor)
-      problems.push(`Wall ${wall.id} has a corner on another floor.`);
-    else if (distance(a, b) < CLOSE) problems.push(`Wall ${wall.id} has no length.`);
-    if (!Number.isFinite(wall.bulge)) problems.push(`Wall ${wall.id} has no bend that can be drawn.`);
-    if (!(wall.left >= 0 && wall.right >= 0)) problems.push(`Wall ${wall.id} has a negative thickness.`);
-  }
-  for (const opening of Object.values(plan.openings)) {
-    const type = own(plan.types, opening.type);
-    if (!type) problems.push('A door or window has lost its type.');
-    else if (!own(plan.walls, opening.wall))
-      problems.push(`${capital(withArticle(kindOfForm(type.form)))} has lost its wall.`);
-  }
-  for (const { stand, floor } of Object.values(plan.solids)) {
-    if (stand.kind === 'wall' && own(plan.walls, stand.wall)?.floor !== floor)
-      problems.push('A column or chimney breast has lost its place.');
-  }
-  const corner = (id: Id, floor: Id) => own(plan.corners, id)?.floor === floor;
-  for (const reading of Object.values(plan.readings)) {
-    if (!cornersOfReading(reading).every((id) => corner(id, reading.floor)))
-      problems.push(`A reading has lost its wall.`);
-  }
-  for (const { room, floor } of Object.values(plan.heights)) {
-    if (own(plan.rooms, room)?.floor !== floor) problems.push(`A height has lost its room.`);
-  }
-  for (const gap of Object.values(plan.gaps)) {
-    const there = openingsOfGap(gap).every((id) => own(plan.openings, id));
-    if (!there || ![gap.from, gap.to].every((id) => corner(id, gap.floor)))
-      problems.push('A reading along a wall has lost what it was read from.');
+    const kind = kindOf(name);
+    for (const entity of Object.values<Entity>(plan[name])) {
+      const problem = lostBy(plan, kind, entity) ?? kind.unsound?.(entity, plan) ?? null;
+      if (problem !== null) problems.push(problem);
+    }
   }
   return problems;
 }
 
-export const SINGULAR = {
-  floors: 'floor',
-  corners: 'corner',
-  walls: 'wall',
-  types: 'type',
-  openings: 'opening',
-  solids: 'column or chimney breast',
-  rooms: 'room',
-  readings: 'reading',
-  heights: 'height',
-  gaps: 'reading along a wall',
-  underlays: 'underlay',
-} as const satisfies Record<(typeof COLLECTIONS)[number], string>;
-
-const PLURAL: Record<(typeof COLLECTIONS)[number], string> = {
-  floors: 'floors',
-  corners: 'corners',
-  walls: 'walls',
-  types: 'types of doors and windows',
-  openings: 'doors and windows',
-  solids: 'columns and chimney breasts',
-  rooms: 'rooms',
-  readings: 'readings',
-  heights: 'heights',
-  gaps: 'readings along walls',
-  underlays: 'underlays',
-};
-
-const capital = (words: string): string => words[0]!.toUpperCase() + words.slice(1);
+/** Why something names what isn't there, or is on another floor. */
+function lostBy(plan: Plan, kind: Kind<Entity, Collections>, entity: Entity): string | null {
+  for (const { to, ids, lost, elsewhere } of kind.refers) {
+    const target = kindOf(to);
+    for (const id of ids(entity)) {
+      const named = own<Entity>(plan[to], id);
+      if (!named) return lost(entity, plan);
+      if (elsewhere === null) continue;
+      const floor = target.floorOf(named, plan);
+      if (floor !== undefined && floor !== kind.floorOf(entity, plan)) return (elsewhere ?? lost)(entity, plan);
+    }
+  }
+  return null;
+}
 
 /** Every room has a floor of its own, between walls. */
 export function roomProblems(plan: Plan, floor: Id): string[] {

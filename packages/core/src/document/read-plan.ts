@@ -1,5 +1,5 @@
 import { migrated } from '../plan/migrations';
-import { type Plan, SCHEMA_VERSION } from '../plan/plan';
+import { COLLECTIONS, type Plan, SCHEMA_VERSION } from '../plan/plan';
 import { planShape } from '../plan/schema';
 import { onTheirFloors } from './on-their-floors';
 import { unkeepable } from './plain-data';
@@ -7,9 +7,8 @@ import { problemsOf, tooMany } from './problems';
 
 /** A plan from outside, of this version: its parts, and that they agree. */
 export const planSchema = planShape.superRefine((plan, context) => {
-  for (const [name, entities] of Object.entries(plan)) {
-    if (name === 'job' || name === 'schema') continue;
-    for (const [key, entity] of Object.entries(entities as Record<string, { id: string }>)) {
+  for (const name of COLLECTIONS) {
+    for (const [key, entity] of Object.entries(plan[name])) {
       if (entity.id !== key)
         context.addIssue({
           code: 'custom',

@@ -1,5 +1,4 @@
-import { COLLECTIONS, type Plan, wallsOf } from '../plan/plan';
-import { planShape } from '../plan/schema';
+import { COLLECTIONS, KINDS, type Plan, wallsOf } from '../plan/plan';
 import { referenceProblems, roomProblems } from './problems';
 
 /**
@@ -9,10 +8,9 @@ import { referenceProblems, roomProblems } from './problems';
 export function unsoundness(before: Plan, after: Plan): string | null {
   for (const name of COLLECTIONS) {
     if (after[name] === before[name]) continue;
-    const { valueType } = planShape.shape[name];
     for (const [id, entity] of Object.entries(after[name])) {
       if (before[name][id] === entity) continue;
-      const result = valueType.safeParse(entity);
+      const result = KINDS[name].schema.safeParse(entity);
       if (!result.success) return `${result.error.issues[0]!.path.join(' › ')}: ${result.error.issues[0]!.message}`;
     }
   }

@@ -1,8 +1,9 @@
 import { bulgeThrough, cross, dot, sameCourse } from '../geometry';
 import type { Draft } from '../plan/draft';
-import { type Id, cornersOfReading } from '../plan/plan';
+import { namedBy } from '../plan/footing';
+import type { Id } from '../plan/plan';
 import { networkOfFloor } from '../rooms';
-import type { HalfWall } from '../walls';
+import { type HalfWall, carries } from '../walls';
 
 /** A corner left with two like walls in one line, or on one arc, is taken out, unless something is taped from it. */
 export function heal(draft: Draft, floor: Id, id: Id): void {
@@ -18,14 +19,11 @@ export function heal(draft: Draft, floor: Id, id: Id): void {
   if (alike && inLine) join(draft, one, two);
 }
 
-/** One wall in the place of two that leave a corner, unless a reading, an opening or a solid depends on the corner. True when it was done. */
+/** One wall in the place of two that leave a corner, unless something depends on the corner. True when it was done. */
 export function join(draft: Draft, one: HalfWall, two: HalfWall): boolean {
   const corner = one.from;
-  const read =
-    Object.values(draft.readings).some((reading) => cornersOfReading(reading).includes(corner)) ||
-    Object.values(draft.gaps).some(({ from, to }) => from === corner || to === corner);
-  const carries = [one.wall.id, two.wall.id].some((id) => draft.openingsOn(id).length + draft.solidsOn(id).length > 0);
-  if (read || carries || one.to === two.to) return false;
+  const used = [...namedBy(draft, 'corners', corner)].some(({ name }) => name !== 'walls');
+  if (used || carries(draft, one.wall.id) || carries(draft, two.wall.id) || one.to === two.to) return false;
   const { wall } = one;
   // walked from the far end of the first to the far end of the second
   const [a, b] = [draft.corners[one.to]!, draft.corners[two.to]!];

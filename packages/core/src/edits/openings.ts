@@ -2,6 +2,7 @@ import { edit } from './edit';
 import type { WallFace } from '../derived';
 import { alongOf, pointAt } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
+import { dropWithAll } from '../plan/footing';
 import {
   type Id,
   type Opening,
@@ -173,13 +174,7 @@ export interface RemoveOpening {
 
 export function removeOpening(draft: Draft, { opening }: RemoveOpening): void {
   requireOpening(draft, opening);
-  dropOpening(draft, opening);
-}
-
-/** It goes, with what was read to its jambs. */
-export function dropOpening(draft: Draft, id: Id): void {
-  draft.drop('openings', id);
-  for (const gap of Object.values(draft.gaps)) if (openingsOfGap(gap).includes(id)) draft.drop('gaps', gap.id);
+  dropWithAll(draft, 'openings', opening, 'wanted');
 }
 
 export function requireOpening(draft: Draft, id: Id): Opening {

@@ -3,14 +3,6 @@ import { type Id, openingsOfGap } from '../plan/plan';
 import { type GapRun, gapRun, gapsByRun, placesByGaps, readOn } from '../openings';
 import { type Network, wallInsets } from '../walls';
 
-/** Readings along walls of a floor go with their corners and openings. While their wall is bent, or has something built against it, they wait. */
-export function dropLostGaps(draft: Draft, floor: Id, network: Network): void {
-  for (const gap of draft.on('gaps', floor)) {
-    const there = network.corners.has(gap.from) && network.corners.has(gap.to);
-    if (!there || !openingsOfGap(gap).every((id) => draft.openings[id])) draft.drop('gaps', gap.id);
-  }
-}
-
 /** The openings go where readings along their walls put them. */
 export function placeByGaps(draft: Draft, floor: Id, network: Network): void {
   for (const gaps of gapsByRun(draft.on('gaps', floor))) {

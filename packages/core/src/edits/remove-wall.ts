@@ -1,8 +1,8 @@
 import { edit } from './edit';
 import type { Draft } from '../plan/draft';
+import { dropWithAll } from '../plan/footing';
 import type { Id } from '../plan/plan';
 import { heal } from './heal';
-import { dropOpening } from './openings';
 import { requireFace } from './require';
 import { settle } from './settle';
 
@@ -17,9 +17,7 @@ export function removeWall(draft: Draft, { floor, face: key }: RemoveWall): void
   const face = requireFace(draft, floor, key);
   const touched = new Set<Id>();
   for (const { wall } of face.halves) {
-    for (const opening of draft.openingsOn(wall.id)) dropOpening(draft, opening.id);
-    for (const solid of draft.solidsOn(wall.id)) draft.drop('solids', solid.id);
-    draft.drop('walls', wall.id);
+    dropWithAll(draft, 'walls', wall.id, 'wanted');
     touched.add(wall.start).add(wall.end);
   }
   for (const id of touched) heal(draft, floor, id);

@@ -1,10 +1,9 @@
 import { Draft, Refusal } from '../plan/draft';
-import { networkOfFloor, reconcileKinds, reconcileRooms } from '../rooms';
+import { dropLost } from '../plan/footing';
+import { reconcileKinds, reconcileRooms } from '../rooms';
 import { COLLECTIONS, type Plan, nextNumber } from '../plan/plan';
 import { keepingPlaces, planarise } from '../walls';
 import { dropUnusedTypes } from './opening-types';
-import { dropOpening } from './openings';
-import { dropLostGaps } from './place-by-gaps';
 
 /**
  * Makes a plan whose walls came from two places sound again: the graph planar, rooms on their outlines, nothing
@@ -13,17 +12,12 @@ import { dropLostGaps } from './place-by-gaps';
 export function repairPlan(plan: Plan, before: Plan, seed: string): { plan: Plan; notes: readonly string[] } | null {
   const draft = new Draft(before, seed);
   draft.job = plan.job;
-  draft.floors = plan.floors;
   for (const name of COLLECTIONS) {
-    if (name === 'floors') continue;
     for (const id of Object.keys(draft[name])) if (!Object.hasOwn(plan[name], id)) draft.drop(name, id);
     for (const entity of Object.values(plan[name])) draft.put(name, entity);
   }
   try {
-    for (const opening of Object.values(draft.openings))
-      if (!draft.walls[opening.wall] || !draft.types[opening.type]) dropOpening(draft, opening.id);
-    for (const { id, stand } of Object.values(draft.solids))
-      if (stand.kind === 'wall' && !draft.walls[stand.wall]) draft.drop('solids', id);
+    dropLost(draft);
     for (const floor of Object.keys(draft.floors)) {
       const walls = draft.on('walls', floor).map((wall) => wall.id);
       keepingPlaces(draft, floor, (places) => {
@@ -31,9 +25,9 @@ export function repairPlan(plan: Plan, before: Plan, seed: string): { plan: Plan
         reconcileKinds(draft, floor);
       });
       reconcileRooms(draft, floor);
-      dropLostGaps(draft, floor, networkOfFloor(draft, floor));
       renumber(draft, floor);
     }
+    dropLost(draft);
     dropUnusedTypes(draft);
   } catch (error) {
     if (error instanceof Refusal) return null;

@@ -1,6 +1,6 @@
 import { deriveFloor } from '../derived';
 import type { Draft } from '../plan/draft';
-import type { Place, Plan, Underlay } from '../plan/plan';
+import type { Place, Underlay } from '../plan/plan';
 import { networkOfFloor } from '../rooms';
 import { valueOnPlan } from '../trueup';
 import { covers } from '../underlay';
@@ -14,7 +14,7 @@ import { tracedValue } from './trace';
 export function scaleFaces(draft: Draft, underlay: Underlay, time: string): void {
   const { floor } = underlay;
   const network = networkOfFloor(draft, floor);
-  const derived = deriveFloor(asPlan(draft), floor);
+  const derived = deriveFloor(draft.plan(), floor);
   const touched = derived.rooms.filter(({ faces }) =>
     faces.some((face) => face.halves.some((half) => !Object.hasOwn(draft.before.walls, half.wall.id))),
   );
@@ -26,19 +26,3 @@ export function scaleFaces(draft: Draft, underlay: Underlay, time: string): void
       putReading(draft, floor, place, { ...tracedValue(draft, underlay, face.a, face.b), time });
   }
 }
-
-/** The plan as the draft has it now. Its collections are copied: the draft goes on writing into its own. */
-const asPlan = (draft: Draft): Plan => ({
-  ...draft.before,
-  job: draft.job,
-  floors: draft.floors,
-  corners: { ...draft.corners },
-  walls: { ...draft.walls },
-  types: { ...draft.types },
-  openings: { ...draft.openings },
-  solids: { ...draft.solids },
-  rooms: { ...draft.rooms },
-  readings: { ...draft.readings },
-  heights: { ...draft.heights },
-  gaps: { ...draft.gaps },
-});

@@ -6,7 +6,7 @@ import { type Id, type Reading, placeOfReading } from '../plan/plan';
 import { networkBefore, networkOfFloor, reconcileKinds, reconcileRooms } from '../rooms';
 import { type Adjustment, trueUp, valueInWords, valueOnPlan } from '../trueup';
 import { formatLength } from '../units';
-import { dropLostGaps, placeByGaps } from './place-by-gaps';
+import { placeByGaps } from './place-by-gaps';
 import { sayMisfits } from './say-misfits';
 import { type Network, dropLooseCorners, keepingPlaces, planarise } from '../walls';
 
@@ -48,7 +48,6 @@ export function settle(draft: Draft, floor: Id, how: Settling): void {
   dropLooseCorners(draft, floor);
   if (draft.on('gaps', floor).length > 0) {
     const network = networkOfFloor(draft, floor);
-    dropLostGaps(draft, floor, network);
     placeByGaps(draft, floor, network);
   }
   if (how.keepRooms) {

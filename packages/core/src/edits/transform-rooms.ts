@@ -1,22 +1,13 @@
 import { edit } from './edit';
 import { type Point, turned } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
-import {
-  type Id,
-  type WallMark,
-  type Opening,
-  type Reading,
-  type Wall,
-  type WallSide,
-  cornersOfReading,
-  openingsOfGap,
-  nextNumber,
-} from '../plan/plan';
+import type { Id, Wall } from '../plan/plan';
 import { floorAt, floorsOf, networkBefore } from '../rooms';
 import type { Network } from '../walls';
 import { newRoom } from './draw-path';
 import type { Motion } from './parts';
 import { settle } from './settle';
+import { takeAlong } from './take-along';
 
 export interface TransformRooms {
   readonly kind: 'transformRooms';
@@ -27,7 +18,7 @@ export interface TransformRooms {
 }
 
 /**
- * Rooms are moved, turned or mirrored, or copied, with all that belongs to them: walls, openings, solids, readings.
+ * Rooms are moved, turned or mirrored, or copied, with all that belongs to them: walls and what stands on them, readings.
  * A wall shared with a room that stays is left where it is, and goes along as a wall of its own.
  */
 export function transformRooms(draft: Draft, intent: TransformRooms): Id | void {
@@ -42,13 +33,12 @@ export function transformRooms(draft: Draft, intent: TransformRooms): Id | void 
   const stays = (wall: Wall) => copy || [...sides.get(wall.id)!].some((room) => !mine.has(room));
   const to = (p: Point) => moveBy(motion, p);
   const corners = moveCorners(draft, network, moving, stays, to);
-  const openings = new Map<Id, Id>();
-  const walls = moving.map((wall) => moveWall(draft, wall, stays(wall), corners, motion.mirror, openings));
-  moveReadings(draft, floor, corners, copy, motion.mirror);
-  moveGaps(draft, floor, corners, openings, motion.mirror);
-  for (const id of rooms) moveRoom(draft, id, copy, to);
-  moveFreeSolids(draft, floor, network, mine, copy, motion);
-  settle(draft, floor, { changed: walls, keepRooms: false });
+  const walls = new Map(moving.map((wall) => [wall.id, moveWall(draft, wall, stays(wall), corners, motion.mirror)]));
+  const floors = floorsOf(network);
+  const homes = rooms.flatMap((id) => floorAt(floors, draft.before.rooms[id]!.at) ?? []);
+  const inRooms = (p: Point) => homes.some((home) => home === floorAt(floors, p));
+  takeAlong(draft, floor, { corners, walls }, { to, turn: motion.turn, mirror: motion.mirror }, { copy, inRooms });
+  settle(draft, floor, { changed: walls.values(), keepRooms: false });
   return newRoom(draft);
 }
 
@@ -93,123 +83,16 @@ function moveCorners(
   return corners;
 }
 
-function moveWall(
-  draft: Draft,
-  wall: Wall,
-  stays: boolean,
-  corners: ReadonlyMap<Id, Id>,
-  mirror: boolean,
-  openings: Map<Id, Id>,
-): Id {
+function moveWall(draft: Draft, wall: Wall, stays: boolean, corners: ReadonlyMap<Id, Id>, mirror: boolean): Id {
   const placed = {
     ...wall,
     start: corners.get(wall.start)!,
     end: corners.get(wall.end)!,
     ...(mirror && { left: wall.right, right: wall.left, bulge: 0 - wall.bulge }),
   };
-  const id = stays ? draft.addWall(placed).id : wall.id;
-  if (!stays) draft.put('walls', placed);
-  for (const opening of draft.openingsOn(wall.id)) {
-    const along = mirror ? mirrored(opening) : opening;
-    const own = stays ? draft.newId() : opening.id;
-    openings.set(opening.id, own);
-    const number = stays ? nextNumber(draft, wall.floor, along.kind) : opening.number;
-    draft.put('openings', { ...along, id: own, wall: id, number });
-  }
-  for (const solid of draft.solidsOn(wall.id)) {
-    const stand = { ...solid.stand, wall: id, ...(mirror && { side: other(solid.stand.side) }) };
-    draft.put('solids', { ...solid, id: stays ? draft.newId() : solid.id, stand });
-  }
-  return id;
-}
-
-const other = (side: WallSide): WallSide => (side === 'left' ? 'right' : 'left');
-const mirrored = (opening: Opening): Opening => ({
-  ...opening,
-  side: other(opening.side),
-  swing: other(opening.swing),
-});
-
-function moveReadings(draft: Draft, floor: Id, corners: ReadonlyMap<Id, Id>, copy: boolean, mirror: boolean): void {
-  for (const reading of draft.on('readings', floor)) {
-    if (cornersOfReading(reading).some((id) => !corners.has(id))) continue;
-    // mirrored, the corner that followed is the one before: which that is cannot be told from the reading
-    if (mirror && (reading.kind === 'diagonal' || reading.kind === 'angle')) {
-      if (!copy) draft.drop('readings', reading.id);
-      continue;
-    }
-    const [from, to] = [corners.get(reading.from), corners.get(reading.to)];
-    if (from === undefined || to === undefined) continue;
-    const via = reading.via.map((id) => corners.get(id)!);
-    const along: Reading = mirror
-      ? { ...reading, from: to, to: from, via: via.reverse() }
-      : { ...reading, from, to, via };
-    const stays = copy || from !== reading.from || to !== reading.to;
-    draft.put('readings', stays ? { ...along, id: draft.newId() } : along);
-  }
-}
-
-/** What was read along walls goes with them; mirrored, left and right change places. */
-function moveGaps(
-  draft: Draft,
-  floor: Id,
-  corners: ReadonlyMap<Id, Id>,
-  openings: ReadonlyMap<Id, Id>,
-  mirror: boolean,
-): void {
-  const moved = (mark: WallMark): WallMark => {
-    if (typeof mark === 'string') return mirror ? (mark === 'from' ? 'to' : 'from') : mark;
-    const jamb = mirror ? (mark.jamb === 'near' ? 'far' : 'near') : mark.jamb;
-    return { opening: openings.get(mark.opening)!, jamb };
-  };
-  for (const gap of draft.on('gaps', floor)) {
-    const [from, to] = [corners.get(gap.from), corners.get(gap.to)];
-    if (!from || !to || !openingsOfGap(gap).every((id) => openings.has(id))) continue;
-    const ends = mirror
-      ? { from: to, to: from, a: moved(gap.b), b: moved(gap.a) }
-      : { from, to, a: moved(gap.a), b: moved(gap.b) };
-    const stays = openingsOfGap(gap).every((id) => openings.get(id) === id);
-    draft.put('gaps', { ...gap, ...ends, id: stays ? gap.id : draft.newId() });
-  }
-}
-
-function moveRoom(draft: Draft, id: Id, copy: boolean, to: (p: Point) => Point): void {
-  const room = draft.rooms[id];
-  if (!room) return;
-  const placed = { ...room, at: to(room.at), label: room.label && to(room.label) };
-  const moved = copy ? { ...placed, id: draft.newId() } : placed;
-  draft.put('rooms', moved);
-  for (const height of Object.values(draft.heights)) {
-    if (height.room !== id) continue;
-    const along = { ...height, room: moved.id, at: height.at && to(height.at) };
-    draft.put('heights', copy ? { ...along, id: draft.newId() } : along);
-  }
-}
-
-function moveFreeSolids(
-  draft: Draft,
-  floor: Id,
-  network: Network,
-  rooms: ReadonlySet<Id>,
-  copy: boolean,
-  motion: Motion,
-): void {
-  const floors = floorsOf(network);
-  const homes = new Set(
-    Object.values(draft.before.rooms)
-      .filter((room) => rooms.has(room.id))
-      .map((room) => floorAt(floors, room.at)),
-  );
-  for (const solid of draft.on('solids', floor)) {
-    const { stand } = solid;
-    if (stand.kind !== 'free' || !homes.has(floorAt(floors, stand))) continue;
-    const turn = (motion.mirror ? -stand.turn : stand.turn) + motion.turn;
-    draft.put('solids', {
-      ...solid,
-      id: copy ? draft.newId() : solid.id,
-      stand: { ...stand, ...moveBy(motion, stand), turn: turn % 360 },
-    });
-  }
+  if (stays) return draft.addWall(placed).id;
+  draft.put('walls', placed);
+  return wall.id;
 }
 
 function nameOfMotion({ copy, motion }: TransformRooms): string {

@@ -1,4 +1,5 @@
 import { edit } from './edit';
+import { carries } from '../walls';
 import type { Id } from '../plan/plan';
 import { type Draft, Refusal } from '../plan/draft';
 import { requireFace } from './require';
@@ -17,8 +18,7 @@ export function setWallKind(draft: Draft, { floor, face: key, as }: SetWallKind)
   const { partyThickness, internalThickness } = draft.job.usual;
   for (const { wall } of face.halves) {
     if (as === 'chalk') {
-      if (draft.openingsOn(wall.id).length + draft.solidsOn(wall.id).length > 0)
-        throw new Refusal('Doors and windows need a wall. Take them away first.');
+      if (carries(draft, wall.id)) throw new Refusal('Doors and windows need a wall. Take them away first.');
       draft.put('walls', { ...wall, kind: 'chalk', left: 0, right: 0, typed: true });
       continue;
     }

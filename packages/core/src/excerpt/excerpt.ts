@@ -1,37 +1,39 @@
 import { type DerivedFloor, deriveFloor } from '../derived';
 import { type Box, boxAround, ringsBox } from '../geometry';
 import {
-  type Collection,
+  COLLECTIONS,
+  type CollectionName,
+  type Collections,
+  type Entity,
   type Id,
   type Plan,
   type Reading,
   type Wall,
   cornersOfReading,
   isAlong,
-  openingsOfGap,
+  kindOf,
 } from '../plan/plan';
 import { wallCourse } from '../plan/wall-course';
 import { type Network, runOfReading } from '../walls';
 
 /**
  * The part of a floor that moving some of its walls can change, as a small plan of its own: an edit of the part takes
- * as long as the part is large, however large the house is. `walls`, `corners` and `rooms` are what may change; the
- * plan holds more, as far as it is in the way.
+ * as long as the part is large, however large the house is. `mine` is what may change; the plan holds more, as far as it is in the way.
  */
 export interface Excerpt {
   readonly plan: Plan;
   readonly floor: Id;
-  readonly walls: ReadonlySet<Id>;
+  /** Of each kind, what may change. */
+  readonly mine: Parts;
   /** Walls of the plan that may not change. */
   readonly held: ReadonlySet<Id>;
-  readonly corners: ReadonlySet<Id>;
-  readonly rooms: ReadonlySet<Id>;
-  readonly readings: ReadonlySet<Id>;
   /** The boxes round the rooms beside those that may change, as far as no wall that may change lies at them, mm. */
   readonly beside: readonly Box[];
   /** Within it nothing that is on the floor is left out, mm. */
   readonly box: Box;
 }
+
+type Parts = Readonly<Record<CollectionName, ReadonlySet<Id>>>;
 
 /** How far round its rooms an excerpt looks for what may be in the way, mm; the wider where that was not enough. */
 export const MARGINS = [300, 4000] as const;
@@ -68,32 +70,64 @@ function cutOut(derived: DerivedFloor, moving: readonly Id[], margin: number): E
   if (told.some((reading) => !wallsRead(network, reading).every((id) => taken.has(id)))) return null;
   const there = new Set(rooms.map(({ room }) => room.id));
   const inside = derived.rooms.filter(({ room, outline }) => there.has(room.id) || lies(outline.runs, taken));
+  const read = new Set(told.map((reading) => reading.id));
+  const mine = partsOf(plan, { walls, corners, rooms: there, readings: read }, 'some');
+  const shown = partsOf(
+    plan,
+    {
+      walls: taken,
+      corners: endsOf(plan, taken),
+      rooms: new Set(inside.map(({ room }) => room.id)),
+      readings: read,
+    },
+    'all',
+  );
+  // what may change must be seen whole
+  if (COLLECTIONS.some((name) => [...mine[name]].some((id) => !shown[name].has(id)))) return null;
   return {
     floor,
-    walls,
+    mine,
     held: new Set([...taken].filter((id) => !walls.has(id))),
-    corners,
-    rooms: there,
-    readings: new Set(told.map((reading) => reading.id)),
     beside: derived.rooms.flatMap(({ room, outline }) => {
       const round = there.has(room.id) ? null : ringsBox(outline.rings);
       return round && meet(round, box) && !bodies.some((body) => meet(body, round)) ? [round] : [];
     }),
     box,
-    plan: {
-      ...plan,
-      walls: only(plan.walls, taken),
-      corners: only(plan.corners, endsOf(plan, taken)),
-      rooms: only(plan.rooms, new Set(inside.map(({ room }) => room.id))),
-      readings: only(plan.readings, new Set(told.map((reading) => reading.id))),
-      heights: where(plan.heights, ({ room }) => inside.some((each) => each.room.id === room)),
-      openings: where(plan.openings, (opening) => taken.has(opening.wall)),
-      gaps: where(plan.gaps, (gap) => openingsOfGap(gap).every((id) => taken.has(plan.openings[id]?.wall ?? ''))),
-      solids: where(plan.solids, (solid) =>
-        solid.stand.kind === 'wall' ? taken.has(solid.stand.wall) : solid.floor === floor,
-      ),
-    },
+    plan: { ...plan, ...only(plan, floor, shown) },
   };
+}
+
+/** Of each kind what hangs on a part: what names some of it, or only of it. What stands by itself hangs on nothing. */
+function partsOf(plan: Plan, part: Partial<Parts>, names: 'some' | 'all'): Parts {
+  const parts: Partial<Record<CollectionName, ReadonlySet<Id>>> = { ...part };
+  for (const name of COLLECTIONS) {
+    const named = (entity: Entity) =>
+      kindOf(name).refers.flatMap(({ to, ids }) => (HOUSE.has(to) ? [] : ids(entity).map((id) => parts[to]!.has(id))));
+    const hangs = (found: readonly boolean[]) =>
+      found.length > 0 && (names === 'some' ? found.some(Boolean) : found.every(Boolean));
+    parts[name] ??= new Set(
+      Object.values<Entity>(plan[name]).flatMap((entity) => (hangs(named(entity)) ? [entity.id] : [])),
+    );
+  }
+  return parts as Parts;
+}
+
+/** Of the whole house: that a part names them ties it to nothing. */
+const HOUSE: ReadonlySet<CollectionName> = new Set(['floors', 'types']);
+
+/** Those parts of a plan, with all that stands by itself on the floor; in the order of the plan, so that what depends on an order comes out the same. */
+function only(plan: Plan, floor: Id, parts: Parts): Collections {
+  const kept = COLLECTIONS.map((name) => {
+    const kind = kindOf(name);
+    const free = (entity: Entity) =>
+      (kind.floorOf(entity, plan) ?? floor) === floor &&
+      kind.refers.every(({ to, ids }) => HOUSE.has(to) || ids(entity).length === 0);
+    const structure = name === 'walls' || name === 'corners' || name === 'rooms';
+    const all = Object.entries<Entity>(plan[name]);
+    const mine = all.filter(([id, entity]) => parts[name].has(id) || name === 'floors' || (!structure && free(entity)));
+    return [name, Object.fromEntries(mine)];
+  });
+  return Object.fromEntries(kept) as Collections;
 }
 
 const lies = (runs: DerivedFloor['rooms'][number]['outline']['runs'], taken: ReadonlySet<Id>): boolean =>
@@ -130,25 +164,18 @@ const grown = (box: Box, by: number): Box => ({
   maxY: box.maxY + by,
 });
 
-/** In the order of the plan, so that what depends on an order comes out the same. */
-const only = <T>(all: Collection<T>, ids: ReadonlySet<Id>): Collection<T> =>
-  Object.fromEntries(Object.entries(all).filter(([id]) => ids.has(id)));
-
-const where = <T>(all: Collection<T>, holds: (it: T) => boolean): Collection<T> =>
-  Object.fromEntries(Object.entries(all).filter(([, it]) => holds(it)));
-
 const bodyBox = (plan: Plan, wall: Wall): Box =>
   grown(wallCourse(plan.corners, wall).box, Math.max(wall.left, wall.right));
 
 /** Did an edit of the excerpt change only what it may, within its box? Then the same edit of the whole plan does the same. */
-export function staysWithin({ plan, held, rooms, beside, box }: Excerpt, after: Plan): boolean {
+export function staysWithin({ plan, held, mine, beside, box }: Excerpt, after: Plan): boolean {
   for (const id of held) {
     const wall = plan.walls[id]!;
     if (after.walls[id] !== wall) return false;
     if ([wall.start, wall.end].some((end) => after.corners[end] !== plan.corners[end])) return false;
   }
   for (const room of Object.values(plan.rooms)) {
-    if (!rooms.has(room.id) && after.rooms[room.id] !== room) return false;
+    if (!mine.rooms.has(room.id) && after.rooms[room.id] !== room) return false;
   }
   // no body may begin to reach into a room beside
   for (const wall of Object.values(after.walls)) {
@@ -176,31 +203,25 @@ const rests = new WeakMap<Excerpt, DerivedFloor>();
 export const deriveExcerpt = (after: Plan, excerpt: Excerpt, known: DerivedFloor): DerivedFloor =>
   parted(deriveFloor(after, excerpt.floor, known), excerpt, true);
 
-function parted(
-  derived: DerivedFloor,
-  { plan, walls, corners, rooms, readings }: Excerpt,
-  mine: boolean,
-): DerivedFloor {
+function parted(derived: DerivedFloor, { plan, mine }: Excerpt, part: boolean): DerivedFloor {
   // what the edit made belongs to the excerpt
-  const of = (ids: ReadonlySet<Id>, all: Collection<unknown>) => (id: Id) =>
-    (ids.has(id) || (mine && !Object.hasOwn(all, id))) === mine;
-  const wall = of(walls, plan.walls);
-  const room = of(rooms, plan.rooms);
-  const corner = of(corners, plan.corners);
-  const reading = of(readings, plan.readings);
+  const of = (name: CollectionName) => (id: Id) =>
+    (mine[name].has(id) || (part && !Object.hasOwn(plan[name], id))) === part;
+  const [wall, corner, reading] = [of('walls'), of('corners'), of('readings')];
+  const [room, opening, solid] = [of('rooms'), of('openings'), of('solids')];
   const kept = derived.rooms.filter((each) => room(each.room.id));
   return {
     ...derived,
     rooms: kept,
     bodies: derived.bodies.filter((body) => wall(body.wall.id)),
     chalk: derived.chalk.filter(({ id }) => wall(id)),
-    openings: derived.openings.filter((opening) => wall(opening.wall)),
+    openings: derived.openings.filter(({ id }) => opening(id)),
     free: derived.free.filter((face) => face.halves.every((half) => wall(half.wall.id))),
     overall: derived.overall.filter((face) => face.reading && reading(face.reading.id)),
-    solids: derived.solids.filter(({ solid: { stand } }) => (stand.kind === 'wall' ? wall(stand.wall) : !mine)),
+    solids: derived.solids.filter((each) => solid(each.solid.id)),
     readings: derived.readings.filter(({ id }) => reading(id)),
-    gaps: derived.gaps.filter((gap) => openingsOfGap(gap).every((id) => wall(derived.plan.openings[id]?.wall ?? ''))),
-    heights: derived.heights.filter((height) => room(height.room)),
+    gaps: derived.gaps.filter(({ id }) => of('gaps')(id)),
+    heights: derived.heights.filter(({ id }) => of('heights')(id)),
     openEnds: derived.openEnds.filter(({ id }) => corner(id)),
     area: kept.reduce((sum, each) => sum + each.measures.area, 0),
     rough: kept.some((each) => each.rough),

@@ -1,6 +1,4 @@
-import { COLLECTIONS, type CollectionName, type Id, type JobDetails, type Plan } from './plan';
-
-type Entity = Plan[CollectionName][Id];
+import { COLLECTIONS, type CollectionName, type Entity, type Id, type JobDetails, type Plan } from './plan';
 
 /** What differs between two plans, entity by entity; `undefined` stands for "not there". Carries both sides, so it can be undone. */
 export interface PlanChange {

@@ -1,24 +1,18 @@
 import {
   COLLECTIONS,
-  type Collection,
   type CollectionName,
+  type Collections,
   type Corner,
-  type GapReading,
-  type HeightReading,
+  type Entities,
+  type Entity,
   type Id,
+  KINDS,
   type Opening,
-  type OpeningType,
-  type PlacedOpening,
   type Plan,
-  type Reading,
-  type Room,
-  type Solid,
-  type Underlay,
   type Wall,
-  type WallStand,
+  kindOf,
   openingOf,
   openingsOn,
-  placedOpening,
 } from './plan';
 
 /** Thrown inside an edit to refuse it; the message is a plain sentence for the person. */
@@ -32,28 +26,21 @@ export class Refusal extends Error {
   }
 }
 
-type Entities = {
-  floors: Plan['floors'][Id];
-  corners: Corner;
-  walls: Wall;
-  types: OpeningType;
-  openings: PlacedOpening;
-  solids: Solid;
-  rooms: Room;
-  readings: Reading;
-  heights: HeightReading;
-  gaps: GapReading;
-  underlays: Underlay;
-};
+/** What of a kind names the floor it is on. */
+type OnFloors = { [C in CollectionName]: Entities[C] extends { readonly floor: Id } ? C : never }[CollectionName];
+
+/* Every collection of a plan is there to be read under its name, as it is now; the class defines them below. */
+// eslint-disable-next-line @typescript-eslint/no-unsafe-declaration-merging
+export interface Draft extends Collections {}
 
 /**
  * A plan being edited. A collection is copied when it is first written to, and entities are replaced, never
  * mutated, so what an edit did not touch keeps its identity. New ids come from the edit's seed: the same edit gives
  * the same plan.
  */
+// eslint-disable-next-line @typescript-eslint/no-unsafe-declaration-merging
 export class Draft {
   job: Plan['job'];
-  floors: Plan['floors'];
   /** What the person should be told about the edit, in plain sentences. */
   readonly notes: string[] = [];
   /** Walls just drawn: which side of them is the inside is not known yet. */
@@ -64,6 +51,15 @@ export class Draft {
   private readonly lists = new Map<CollectionName, Map<Id, unknown[]>>();
   private made = 0;
 
+  static {
+    for (const name of COLLECTIONS)
+      Object.defineProperty(this.prototype, name, {
+        get(this: Draft) {
+          return this.now[name];
+        },
+      });
+  }
+
   constructor(
     readonly before: Plan,
     private readonly seed: string,
@@ -71,45 +67,12 @@ export class Draft {
     readonly held: ReadonlySet<Id> = new Set(),
   ) {
     this.job = before.job;
-    this.floors = before.floors;
     this.now = { ...before };
-  }
-
-  get corners(): Collection<Corner> {
-    return this.now.corners;
-  }
-  get walls(): Collection<Wall> {
-    return this.now.walls;
-  }
-  get types(): Collection<OpeningType> {
-    return this.now.types;
-  }
-  get openings(): Collection<PlacedOpening> {
-    return this.now.openings;
-  }
-  get solids(): Collection<Solid> {
-    return this.now.solids;
-  }
-  get rooms(): Collection<Room> {
-    return this.now.rooms;
-  }
-  get readings(): Collection<Reading> {
-    return this.now.readings;
-  }
-  get heights(): Collection<HeightReading> {
-    return this.now.heights;
-  }
-  get gaps(): Collection<GapReading> {
-    return this.now.gaps;
-  }
-  get underlays(): Collection<Underlay> {
-    return this.now.underlays;
   }
 
   /** Adds the entity, or puts it in the place of the one with its id. */
   put<C extends CollectionName>(collection: C, put: Entities[C]): void {
-    // of an opening only its place is kept; the rest stands in its type
-    const entity = collection === 'openings' ? (placedOpening(put as PlacedOpening) as Entities[C]) : put;
+    const entity = KINDS[collection].kept?.(put) ?? put;
     const entities = this.writable(collection) as Record<Id, Entities[C]>;
     const old = entities[entity.id];
     entities[entity.id] = entity;
@@ -121,6 +84,7 @@ export class Draft {
     }
   }
 
+  /** Takes the entity away, and nothing else: what names it is left to `withoutIt`. */
   drop(collection: CollectionName, id: Id): void {
     if (!Object.hasOwn(this.now[collection], id)) return;
     delete this.writable(collection)[id];
@@ -173,39 +137,31 @@ export class Draft {
     return placed ? openingOf(this.types, placed) : null;
   }
 
-  solidsOn(wall: Id): (Solid & { stand: WallStand })[] {
-    return Object.values(this.solids).filter(
-      (solid): solid is Solid & { stand: WallStand } => solid.stand.kind === 'wall' && solid.stand.wall === wall,
-    );
-  }
-
-  /** The walls, corners or rooms of a floor, as they are: what is replaced later is replaced in the list too. */
-  on<C extends 'walls' | 'corners' | 'rooms' | 'readings' | 'heights' | 'gaps' | 'solids' | 'underlays'>(
-    collection: C,
-    floor: Id,
-  ): readonly Entities[C][] {
+  /** What of one kind is on a floor, as it is: what is replaced later is replaced in the list too. */
+  on<C extends OnFloors>(collection: C, floor: Id): readonly Entities[C][] {
     let lists = this.lists.get(collection);
     if (!lists) this.lists.set(collection, (lists = new Map()));
     let list = lists.get(floor) as Entities[C][] | undefined;
     if (!list) {
-      list = Object.values(this.now[collection] as Record<Id, Entities[C]>).filter((entity) => entity.floor === floor);
+      const all = Object.values<Entities[OnFloors]>(this.now[collection]);
+      list = all.filter((entity) => entity.floor === floor) as Entities[C][];
       lists.set(floor, list);
     }
     return list;
   }
 
-  /** The plan as edited; the draft is not to be used after that. Collections that did not change keep their identity. */
+  /** The plan as it is now; the draft may go on. Collections that did not change keep their identity. */
   plan(): Plan {
     const plan: Record<string, unknown> = { schema: this.before.schema, job: this.job };
-    for (const name of COLLECTIONS) {
-      const now = name === 'floors' ? this.floors : this.now[name];
-      plan[name] = same(this.before[name], now) ? this.before[name] : now;
-    }
+    for (const name of COLLECTIONS)
+      plan[name] = same(this.before[name], this.now[name]) ? this.before[name] : this.now[name];
+    // from here on they are the plan's: the next to be written is written into another copy
+    this.own.clear();
     return plan as unknown as Plan;
   }
 }
 
-function same(a: Readonly<Record<Id, unknown>>, b: Readonly<Record<Id, unknown>>): boolean {
+function same(a: Readonly<Record<Id, Entity>>, b: Readonly<Record<Id, Entity>>): boolean {
   if (a === b) return true;
   const keys = Object.keys(b);
   return keys.length === Object.keys(a).length && keys.every((key) => a[key] === b[key]);

@@ -1,4 +1,4 @@
-import { type JobDetails, type Plan, SCHEMA_VERSION, type Units } from './plan';
+import { COLLECTIONS, type Collections, type JobDetails, type Plan, SCHEMA_VERSION, type Units } from './plan';
 
 /** What a new job starts with: common masonry or stud-and-cladding sizes (common practice, no source), mm. */
 export const USUAL: Record<Units, JobDetails['usual']> = {
@@ -9,19 +9,11 @@ export const USUAL: Record<Units, JobDetails['usual']> = {
 /** An empty plan with one floor, `ground`. */
 export function newPlan(job: Partial<JobDetails> & { name: string }): Plan {
   const units = job.units ?? 'metric';
+  const none = Object.fromEntries(COLLECTIONS.map((name) => [name, {}])) as unknown as Collections;
   return {
     schema: SCHEMA_VERSION,
     job: { address: '', units, usual: USUAL[units], north: 0, ...job },
+    ...none,
     floors: { ground: { id: 'ground', name: 'Ground floor', level: 0 } },
-    corners: {},
-    walls: {},
-    types: {},
-    openings: {},
-    solids: {},
-    rooms: {},
-    readings: {},
-    heights: {},
-    gaps: {},
-    underlays: {},
   };
 }

@@ -1,6 +1,6 @@
 import { Matrix, inverse } from 'ml-matrix';
 import { type Point, distance, turned } from '../geometry';
-import type { Calibration, KnownDistance, Underlay } from '../plan/underlay';
+import type { Calibration, KnownDistance, Underlay } from '../plan/plan';
 import type { Traced } from '../plan/values';
 
 /** How far off the line a point is marked by hand under a magnifier, px (common practice, no source). */

@@ -1,5 +1,5 @@
 import { type Point, add, moved, rightOf, scale, subtract } from '../geometry';
-import type { Underlay } from '../plan/underlay';
+import type { Underlay } from '../plan/plan';
 import { toPicture } from './placement';
 import type { Grey } from './raster';
 

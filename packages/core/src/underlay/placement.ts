@@ -1,5 +1,5 @@
 import { type Point, add, distance, middle, moved, subtract, turned } from '../geometry';
-import type { Crop, PicturePoint, Underlay } from '../plan/underlay';
+import type { Crop, PicturePoint, Underlay } from '../plan/plan';
 import { type PixelSize, scaleOf } from './calibration';
 
 type Placed = Pick<Underlay, 'at' | 'turn' | 'width' | 'height' | 'calibration' | 'correction'>;

@@ -1,5 +1,5 @@
 import { type Point, distance } from '../geometry';
-import type { Underlay } from '../plan/underlay';
+import type { Underlay } from '../plan/plan';
 import type { FoundWall } from './find-walls';
 import { toHouse } from './placement';
 

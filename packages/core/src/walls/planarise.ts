@@ -1,10 +1,12 @@
 import { type Course, alongOf, courseBox, crossingsOf, distance, distanceToCourse, partOf } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
-import { type Corner, type Id, type Opening, type Wall, withArticle, withCorners } from '../plan/plan';
+import { dropWithAll, rename } from '../plan/footing';
+import type { Stand } from '../plan/kinds';
+import type { Corner, Id, Wall } from '../plan/plan';
 import { wallCourse } from '../plan/wall-course';
 import { isStillThere } from './chain';
 import { networkOf } from './network';
-import type { Places } from './standing';
+import { type Places, putAt, standingOn } from './standing';
 
 /** Corners closer than this are one corner, and a corner this close to a wall stands on it, mm. */
 export const WELD = 1;
@@ -57,7 +59,7 @@ function settle(draft: Draft, floor: Id, wall: Wall, work: Work, around: Surroun
   const a = draft.corners[wall.start]!;
   const b = draft.corners[wall.end]!;
   if (wall.start === wall.end) {
-    removeWallPiece(draft, wall);
+    dropWithAll(draft, 'walls', wall.id, 'by the way');
     return true;
   }
   if (distance(a, b) < WELD) {
@@ -129,26 +131,8 @@ function areTwins(one: Wall, two: Wall, length: number): boolean {
 function weld(draft: Draft, one: Id, two: Id, queue: Set<Id>): void {
   const [kept, gone] =
     Object.hasOwn(draft.before.corners, one) || !Object.hasOwn(draft.before.corners, two) ? [one, two] : [two, one];
-  for (const wall of Object.values(draft.walls)) {
-    if (wall.start !== gone && wall.end !== gone) {
-      if (wall.start === kept || wall.end === kept) queue.add(wall.id);
-      continue;
-    }
-    draft.put('walls', {
-      ...wall,
-      start: wall.start === gone ? kept : wall.start,
-      end: wall.end === gone ? kept : wall.end,
-    });
-    queue.add(wall.id);
-  }
-  for (const reading of Object.values(draft.readings)) {
-    const renamed = withCorners(reading, (id) => (id === gone ? kept : id));
-    if (renamed !== reading) draft.put('readings', renamed);
-  }
-  for (const gap of Object.values(draft.gaps)) {
-    if (gap.from === gone) draft.put('gaps', { ...gap, from: kept });
-    if (gap.to === gone) draft.put('gaps', { ...draft.gaps[gap.id]!, to: kept });
-  }
+  rename(draft, 'corners', gone, kept);
+  for (const wall of Object.values(draft.walls)) if (wall.start === kept || wall.end === kept) queue.add(wall.id);
   draft.drop('corners', gone);
 }
 
@@ -156,22 +140,21 @@ function weld(draft: Draft, one: Id, two: Id, queue: Set<Id>): void {
 function split(draft: Draft, wall: Wall, at: Id, { queue, places }: Work): void {
   const course = lineOf(draft, wall);
   const cut = Math.min(course.length, Math.max(0, alongOf(course, draft.corners[at]!)));
-  const openings = draft.openingsOn(wall.id);
-  const blocked = openings.find(({ id }) => places.get(id)!.from < cut && cut < places.get(id)!.to);
-  if (blocked) throw new Refusal(`A wall can't end in ${withArticle(blocked.kind)}. Move the ${blocked.kind} first.`);
+  const standing = standingOn(draft, wall.id);
+  for (const { id, entity, how } of standing) {
+    const { from, to } = places.get(id)!;
+    if (how.uncut && from < cut && cut < to) throw new Refusal(how.uncut(entity, draft));
+  }
   const second = draft.addWall({ ...wall, start: at, bulge: partOf(course, cut, course.length).bulge });
   if (draft.drawn.has(wall.id)) draft.drawn.add(second.id);
   draft.put('walls', { ...wall, end: at, bulge: partOf(course, 0, cut).bulge });
   // what stands on the wall is taped from the end that was there before, which is a real corner of the room
-  const parted = <T extends object>(id: Id, first: boolean, it: T) => {
-    const { from, to } = places.get(id)!;
-    places.set(id, first ? { wall: wall.id, from, to } : { wall: second.id, from: from - cut, to: to - cut });
-    return { ...it, anchor: first ? ('start' as const) : ('end' as const), wall: first ? wall.id : second.id };
-  };
-  for (const opening of openings) draft.put('openings', parted(opening.id, places.get(opening.id)!.to <= cut, opening));
-  for (const solid of draft.solidsOn(wall.id)) {
-    const { from, to } = places.get(solid.id)!;
-    draft.put('solids', { ...solid, stand: parted(solid.id, (from + to) / 2 <= cut, solid.stand) });
+  for (const each of standing) {
+    const { from, to } = places.get(each.id)!;
+    const first = (from + to) / 2 <= cut;
+    const on = first ? wall.id : second.id;
+    places.set(each.id, first ? { wall: on, from, to } : { wall: on, from: from - cut, to: to - cut });
+    putAt(draft, each, { wall: on, anchor: first ? 'start' : 'end' });
   }
   queue.add(wall.id);
   queue.add(second.id);
@@ -183,46 +166,25 @@ function mergeTwins(draft: Draft, one: Wall, two: Wall, places: Places): void {
     Object.hasOwn(draft.before.walls, one.id) || !Object.hasOwn(draft.before.walls, two.id) ? [one, two] : [two, one];
   const turned = kept.start !== gone.start;
   const { length } = lineOf(draft, kept);
-  for (const { id } of [...draft.openingsOn(gone.id), ...draft.solidsOn(gone.id)]) {
-    const { from, to } = places.get(id)!;
-    places.set(id, { wall: kept.id, ...(turned ? { from: length - to, to: length - from } : { from, to }) });
-  }
-  for (const opening of draft.openingsOn(gone.id)) {
-    draft.put('openings', turned ? turnedRound({ ...opening, wall: kept.id }) : { ...opening, wall: kept.id });
-  }
-  for (const solid of draft.solidsOn(gone.id)) {
-    const stand = { ...solid.stand, wall: kept.id };
-    draft.put('solids', {
-      ...solid,
-      stand: turned ? { ...stand, anchor: otherEnd(stand.anchor), side: otherSide(stand.side) } : stand,
-    });
+  for (const each of standingOn(draft, gone.id)) {
+    const { from, to } = places.get(each.id)!;
+    places.set(each.id, { wall: kept.id, ...(turned ? { from: length - to, to: length - from } : { from, to }) });
+    const { name, entity, how, it } = each;
+    const other = turned ? (how.turned?.(entity, { ends: true, sides: true }) ?? entity) : entity;
+    const handed: Partial<Stand> = turned ? { anchor: otherEnd(it.anchor), side: otherSide(it.side) } : {};
+    putAt(draft, { ...each, name, entity: other }, { wall: kept.id, ...handed });
   }
   draft.drop('walls', gone.id);
 }
 
 const otherEnd = (end: 'start' | 'end') => (end === 'start' ? 'end' : 'start');
 const otherSide = (s: 'left' | 'right') => (s === 'left' ? 'right' : 'left');
-const turnedRound = (opening: Opening): Opening => ({
-  ...opening,
-  anchor: otherEnd(opening.anchor),
-  hinge: otherEnd(opening.hinge),
-  side: otherSide(opening.side),
-  swing: otherSide(opening.swing),
-});
-
-function removeWallPiece(draft: Draft, wall: Wall): void {
-  for (const opening of draft.openingsOn(wall.id)) {
-    throw new Refusal(`That leaves no wall for the ${opening.kind}. Move the ${opening.kind} first.`);
-  }
-  for (const solid of draft.solidsOn(wall.id)) draft.drop('solids', solid.id);
-  draft.drop('walls', wall.id);
-}
 
 /** Corners without a wall, and readings whose corners or straight run of walls are gone. */
 export function dropLooseCorners(draft: Draft, floor: Id): void {
   const network = networkOf(draft.corners, draft.on('walls', floor));
   for (const corner of draft.on('corners', floor))
-    if (!network.corners.has(corner.id)) draft.drop('corners', corner.id);
+    if (!network.corners.has(corner.id)) dropWithAll(draft, 'corners', corner.id, 'by the way');
   for (const reading of draft.on('readings', floor)) {
     if (!isStillThere(network, reading)) draft.drop('readings', reading.id);
   }

@@ -1,21 +1,24 @@
 import { cross, direction, stretchAt } from '../geometry';
 import type { Draft } from '../plan/draft';
-import { type Id, type Solid, type Wall, type WallSide, type WallStand, wallsOf } from '../plan/plan';
+import type { OnWalls, Stand, Standing } from '../plan/kinds/kind';
+import {
+  COLLECTIONS,
+  type CollectionName,
+  type Collections,
+  type Entity,
+  type Id,
+  type Wall,
+  type WallSide,
+  kindOf,
+  wallsOf,
+} from '../plan/plan';
 import { wallInsets } from './chain';
 import { networkOf } from './network';
-
-/** What stands on a wall, at a distance from one of its inside corners: an opening, a pier. mm along the face. */
-export interface Standing {
-  readonly anchor: 'start' | 'end';
-  readonly side: WallSide;
-  readonly offset: number;
-  readonly width: number;
-}
 
 type Insets = ReturnType<typeof wallInsets>;
 
 /** Where it stands on the line of its wall, mm along it from the wall's start corner. */
-export function spanOf(insets: Insets, it: Standing): { from: number; to: number } {
+export function spanOf(insets: Insets, it: Omit<Standing, 'wall'>): { from: number; to: number } {
   const inset = insets[it.side];
   const stretch = faceStretch(insets, it.side);
   const from =
@@ -42,27 +45,38 @@ export interface OnLine {
   readonly to: number;
 }
 
-/** Where openings and piers stand on the lines of their walls, by their ids. */
+/** Where things stand on the lines of their walls, by their ids. */
 export type Places = Map<Id, OnLine>;
 
-const standingOf = ({ stand, width }: Solid & { stand: WallStand }): Standing => ({
-  anchor: stand.anchor,
-  side: stand.side,
-  offset: stand.offset,
-  width,
-});
-
-/** Every opening and pier of a floor as what stands on its wall. */
-function standingsOn(draft: Draft, floor: Id): { id: Id; wall: Id; it: Standing }[] {
-  return [
-    ...draft.openingsOf(floor).map((opening) => ({ id: opening.id, wall: opening.wall, it: opening })),
-    ...draft.on('solids', floor).flatMap((solid) => {
-      if (solid.stand.kind !== 'wall') return [];
-      const onWall = { ...solid, stand: solid.stand };
-      return [{ id: solid.id, wall: solid.stand.wall, it: standingOf(onWall) }];
-    }),
-  ];
+/** Something that stands on a wall, of whatever kind. */
+export interface OnWall {
+  readonly name: CollectionName;
+  readonly id: Id;
+  readonly entity: Entity;
+  readonly it: Standing;
+  readonly how: OnWalls<Entity, Collections>;
 }
+
+/** All that stands on walls: on one of them, or on any. */
+export function standingOn(plan: Collections, wall?: Id): OnWall[] {
+  return COLLECTIONS.flatMap((name) => {
+    const how = kindOf(name).onWalls;
+    if (!how) return [];
+    return Object.values<Entity>(plan[name]).flatMap((entity) => {
+      const it = how.of(entity, plan);
+      return it && (wall === undefined || it.wall === wall) ? [{ name, id: entity.id, entity, it, how }] : [];
+    });
+  });
+}
+
+/** Does anything stand on the wall? */
+export const carries = (plan: Collections, wall: Id): boolean => standingOn(plan, wall).length > 0;
+
+/** The same standing at another place. */
+export const putAt = (draft: Draft, { name, entity, how, it }: OnWall, stand: Partial<Stand>): void => {
+  const { wall, anchor, side, offset } = { ...it, ...stand };
+  draft.put(name, how.at(entity, { wall, anchor, side, offset }) as never);
+};
 
 /**
  * Where everything stands before walls are split, welded and merged. Where the edit left the corner it was taped from, and its wall did not turn, it
@@ -70,11 +84,12 @@ function standingsOn(draft: Draft, floor: Id): { id: Id; wall: Id; it: Standing 
  */
 function placesOn(draft: Draft, floor: Id): Places {
   const places: Places = new Map();
-  const standings = standingsOn(draft, floor);
+  const standings = standingOn(draft).filter(({ it }) => draft.walls[it.wall]?.floor === floor);
   if (standings.length === 0) return places;
   const before = networkOf(draft.before.corners, wallsOf(draft.before, floor));
   const now = networkOf(draft.corners, draft.on('walls', floor));
-  for (const { id, wall, it } of standings) {
+  for (const { id, it } of standings) {
+    const { wall } = it;
     const own = draft.walls[wall];
     if (!own || own.start === own.end) continue;
     if (!stoodStill(draft, own, it.anchor)) {
@@ -120,14 +135,11 @@ export function keepingPlaces(draft: Draft, floor: Id, work: (places: Places) =>
 function anchorAgain(draft: Draft, floor: Id, places: Places): void {
   if (places.size === 0) return;
   const network = networkOf(draft.corners, draft.on('walls', floor));
-  for (const { id, wall, it } of standingsOn(draft, floor)) {
+  for (const each of standingOn(draft)) {
+    const { id, it } = each;
     const place = places.get(id);
-    if (place?.wall !== wall || !draft.walls[wall]) continue;
-    const offset = offsetAt(wallInsets(network, wall), it, place);
-    if (!(Math.abs(offset - it.offset) > MOVED)) continue;
-    const opening = draft.openings[id];
-    if (opening) draft.put('openings', { ...opening, offset });
-    const solid = draft.solids[id];
-    if (solid?.stand.kind === 'wall') draft.put('solids', { ...solid, stand: { ...solid.stand, offset } });
+    if (place?.wall !== it.wall || !draft.walls[it.wall]) continue;
+    const offset = offsetAt(wallInsets(network, it.wall), it, place);
+    if (Math.abs(offset - it.offset) > MOVED) putAt(draft, each, { offset });
   }
 }

@@ -1,5 +1,5 @@
 import { type Point, distance } from '../../geometry';
-import type { PicturePoint } from '../../plan/underlay';
+import type { PicturePoint } from '../../plan/plan';
 import { type Grey, type Progress, shrunk } from '../raster';
 import { type Bar, barsOf, lengthOfBar, longRuns, thicknessOfBar, transposed } from './bars';
 import { type Ink, inkOf } from './binarise';

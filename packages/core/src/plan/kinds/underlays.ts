@@ -1,4 +1,7 @@
-import type { Id, ReadingUnit } from './values';
+import { z } from 'zod';
+import type { Id, ReadingUnit } from '../values';
+import { MOST_PIXELS, degrees, id, millimetres, nameOf, picturePoint, place, theName, valueRead } from './fields';
+import { type Kind, onFloor, together } from './kind';
 
 /** A place on a picture: pixels from its top left corner. */
 export interface PicturePoint {
@@ -73,3 +76,71 @@ export interface Underlay extends PictureDetails {
 }
 
 export const USUAL_LOOK: Look = { opacity: 0.6, brightness: 1, contrast: 1, inverted: false };
+
+const pixels = z.number().min(0).max(MOST_PIXELS);
+
+const calibration = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('none') }),
+  z.object({
+    kind: z.literal('known'),
+    distances: z
+      .array(
+        z.object({
+          a: picturePoint,
+          b: picturePoint,
+          value: millimetres.positive(),
+          text: valueRead.text,
+          unit: valueRead.unit,
+        }),
+      )
+      .min(1)
+      .max(50)
+      .readonly(),
+    stretched: z.boolean(),
+  }),
+  z.object({
+    kind: z.literal('printed'),
+    perPixel: z.number().positive().max(1000),
+    ratio: z.number().min(1).max(10_000),
+  }),
+]);
+
+export const underlayKind: Kind<Underlay, object> = {
+  one: 'underlay',
+  many: 'underlays',
+  most: 200,
+  schema: z.object({
+    id,
+    floor: id,
+    name: nameOf('The name of an underlay'),
+    picture: id,
+    width: z.int().min(1).max(MOST_PIXELS),
+    height: z.int().min(1).max(MOST_PIXELS),
+    calibration,
+    paper: z.number().positive().max(1000).nullable(),
+    correction: z.number().positive().max(100),
+    at: place,
+    turn: degrees,
+    crop: z.object({ left: pixels, top: pixels, right: pixels, bottom: pixels }).nullable(),
+    look: z.object({
+      opacity: z.number().min(0.05).max(1),
+      brightness: z.number().min(0.2).max(3),
+      contrast: z.number().min(0.2).max(5),
+      inverted: z.boolean(),
+    }),
+    locked: z.boolean(),
+    hidden: z.boolean(),
+    prints: z.boolean(),
+    order: z.int().min(0).max(10_000),
+  }),
+  floorOf: (underlay) => underlay.floor,
+  together: [
+    theName,
+    together('the picture', 'picture', 'width', 'height', 'crop', 'paper'),
+    together('the scale', 'calibration', 'correction'),
+    together('the place', 'at', 'turn', 'floor'),
+    together('the look', 'look'),
+    together('the order', 'order'),
+  ],
+  refers: [onFloor('underlay')],
+};

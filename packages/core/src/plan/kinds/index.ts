@@ -1,0 +1,54 @@
+import type { Collection } from '../values';
+import { type Corner, cornerKind } from './corners';
+import { type Floor, floorKind } from './floors';
+import { type GapReading, gapKind } from './gaps';
+import { type HeightReading, heightKind } from './heights';
+import type { CollectionName, Kind } from './kind';
+import { type OpeningType, openingTypeKind } from './opening-types';
+import { type PlacedOpening, openingKind } from './openings';
+import { type Reading, readingKind } from './readings';
+import { type Room, roomKind } from './rooms';
+import { type Solid, solidKind } from './solids';
+import { type Underlay, underlayKind } from './underlays';
+import { type Wall, wallKind } from './walls';
+
+export type { CollectionName, Kind, Move, OnWalls, Reference, Stand, Standing, Together } from './kind';
+
+/** What each collection of a plan holds. */
+export interface Entities {
+  readonly floors: Floor;
+  readonly corners: Corner;
+  readonly walls: Wall;
+  readonly types: OpeningType;
+  readonly openings: PlacedOpening;
+  readonly solids: Solid;
+  readonly rooms: Room;
+  readonly readings: Reading;
+  readonly heights: HeightReading;
+  readonly gaps: GapReading;
+  readonly underlays: Underlay;
+}
+
+export type Collections = { readonly [C in CollectionName]: Collection<Entities[C]> };
+export type Entity = Entities[CollectionName];
+
+/** All kinds of things, in the order they are told: what is named before what names it, as far as that goes. */
+export const KINDS: { readonly [C in CollectionName]: Kind<Entities[C], Collections> } = {
+  floors: floorKind,
+  corners: cornerKind,
+  walls: wallKind,
+  types: openingTypeKind,
+  openings: openingKind,
+  solids: solidKind,
+  rooms: roomKind,
+  readings: readingKind,
+  heights: heightKind,
+  gaps: gapKind,
+  underlays: underlayKind,
+};
+
+export const COLLECTIONS = Object.keys(KINDS) as readonly CollectionName[];
+
+/** The kind of a collection as of anything: for loops that know none by name. */
+export const kindOf = (collection: CollectionName): Kind<Entity, Collections> =>
+  KINDS[collection] as unknown as Kind<Entity, Collections>;
