@@ -1,5 +1,5 @@
 import type { Draft } from '../plan/draft';
-import { type Id, openingsOfGap } from '../plan/plan';
+import { type Id } from '../plan/plan';
 import { type GapRun, gapRun, gapsByRun, placesByGaps, readOn } from '../openings';
 import { type Network, wallInsets } from '../walls';
 

@@ -10,7 +10,6 @@ import {
   type Opening,
   type Plan,
   type Wall,
-  kindOf,
   openingOf,
   openingsOn,
 } from './plan';
@@ -30,7 +29,7 @@ export class Refusal extends Error {
 type OnFloors = { [C in CollectionName]: Entities[C] extends { readonly floor: Id } ? C : never }[CollectionName];
 
 /* Every collection of a plan is there to be read under its name, as it is now; the class defines them below. */
-// eslint-disable-next-line @typescript-eslint/no-unsafe-declaration-merging
+// eslint-disable-next-line @typescript-eslint/no-unsafe-declaration-merging, @typescript-eslint/no-empty-object-type
 export interface Draft extends Collections {}
 
 /**

@@ -2,7 +2,16 @@
 // eslint-disable-next-line @typescript-eslint/triple-slash-reference
 /// <reference path="./polylabel.d.ts" />
 import polylabel from 'polylabel';
-import { type Point, type Ring, flattened, piecesOf, ringContains, ringsBox } from '../geometry';
+import {
+  type Point,
+  type Ring,
+  courseOf,
+  distanceToCourse,
+  flattened,
+  piecesOf,
+  ringContains,
+  ringsBox,
+} from '../geometry';
 
 /** The point of a floor farthest from its walls (pole of inaccessibility), mm, good to 20 mm: the place for a label, always inside; of several pieces in the largest. */
 export function labelPoint(rings: readonly Ring[]): Point {
@@ -28,3 +37,13 @@ export function widest(rings: readonly Ring[], precision: number): { readonly po
 /** Is p on the floor: inside the outline and outside what is cut out of it? */
 export const floorContains = (rings: readonly Ring[], p: Point): boolean =>
   rings.reduce((inside, ring) => inside !== ringContains(ring, p), false);
+
+/** Is p on the floor and not at its very rim, where rounding would decide? */
+export const floorHolds = (rings: readonly Ring[], p: Point): boolean =>
+  floorContains(rings, p) &&
+  rings.every((ring) =>
+    ring.every((a, i) => distanceToCourse(courseOf(a, ring[(i + 1) % ring.length]!, a.bulge), p) > RIM),
+  );
+
+/** mm */
+const RIM = 1;

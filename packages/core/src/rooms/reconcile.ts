@@ -4,7 +4,7 @@ import { wallsOf } from '../plan/plan';
 import type { Collection, Id, Room, Wall } from '../plan/plan';
 import { type Face, type Network, cornerRing, enclosedSides, faceKey, networkOf, sidesOf } from '../walls';
 import { type RoomFloor, floorAt, floorsOf } from './floors';
-import { floorContains, labelPoint } from './label-point';
+import { floorContains, floorHolds, labelPoint } from './label-point';
 import type { RoomOutline } from './room-outline';
 
 /**
@@ -78,7 +78,7 @@ export function reconcileRooms(draft: Draft, floor: Id): void {
       label: null,
       colour: null,
     };
-    if (!floorContains(f.outline.rings, room.at)) draft.put('rooms', { ...room, at: labelPoint(f.outline.rings) });
+    if (!floorHolds(f.outline.rings, room.at)) draft.put('rooms', { ...room, at: labelPoint(f.outline.rings) });
   }
   reconcileHeights(draft, floor);
 }
