@@ -170,7 +170,10 @@ describe('for every kind', () => {
 
   test('a floor that goes takes all with it that is on it, and comes back where another drew on it', () => {
     const house = new House(furnished(fc.sample(houses, { numRuns: 1, seed: 7 })[0]!), 1000);
-    const base = { ...house.plan, floors: { ...house.plan.floors, up: { id: 'up', name: 'Up', level: 1 } } } as Plan;
+    const base = {
+      ...house.plan,
+      floors: { ...house.plan.floors, up: { id: 'up', name: 'Up', level: 1, height: null } },
+    } as Plan;
     const drawn = applyEdit(base, { kind: 'drawBox', floor: 'up', a: { x: 0, y: 0 }, b: { x: 900, y: 900 } }, 'd');
     if (!drawn.ok) throw new Error(drawn.reason);
     const theirs = without(base, 'floors', 'up')!;

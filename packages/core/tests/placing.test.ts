@@ -60,7 +60,7 @@ test('in line with a window in the wall opposite: their middles face each other'
   const { house, add, face } = hall();
   const own = add('top', 500);
   add('bottom', 700, 1200);
-  const [line] = alignmentsOf(house.floor, face(), face().openings[0]!);
+  const [line] = alignmentsOf(house.plan, house.floor, face(), face().openings[0]!);
   expect(line!.words).toBe('W2, opposite');
   house.do({
     kind: 'changeOpening',
@@ -81,7 +81,7 @@ test('in line with a window in the same wall on the floor below', () => {
       Object.values(all).map((each) => [`up-${each.id}`, { ...each, id: `up-${each.id}`, ...change(each) }]),
     );
   const { plan } = house;
-  const upper = { id: 'upper', name: 'Upper floor', level: 1 };
+  const upper = { id: 'upper', name: 'Upper floor', level: 1, height: null };
   house.plan = {
     ...plan,
     floors: { ...plan.floors, upper },
@@ -107,7 +107,7 @@ test('in line with a window in the same wall on the floor below', () => {
     offset: 300,
     width: 900,
   });
-  const [line] = alignmentsOf(house.on('upper'), top(), top().openings[0]!);
-  expect(line).toMatchObject({ words: 'W1, on the floor below', offset: expect.closeTo(1700, 3) });
+  const [line] = alignmentsOf(house.plan, house.on('upper'), top(), top().openings[0]!);
+  expect(line).toMatchObject({ words: 'W0.1, on the floor below', offset: expect.closeTo(1700, 3) });
   expect(face().openings).toHaveLength(1);
 });

@@ -38,6 +38,7 @@ export function readingsToCsv(floor: DerivedFloor): string {
   const figure = ({ angle }: ReadingLine, value: number) =>
     Number(angle ? value.toFixed(2) : (value / length).toFixed(4));
   const rows = readingLines(floor).map((line) => ({
+    Floor: floor.name,
     Room: line.room,
     What: line.what,
     'As typed': line.text,

@@ -6,6 +6,7 @@ export function scheduleRows(floor: DerivedFloor): Record<string, string | numbe
   const [length, unit, digits] = metric ? [1000, 'm', 3] : [MM_PER_FOOT, 'ft', 4];
   const size = (mm: number, power = 1) => Number((mm / length ** power).toFixed(digits));
   return openingSchedule(floor).map((line) => ({
+    Floor: floor.name,
     No: line.label,
     Kind: line.opening.kind,
     Type: line.type,

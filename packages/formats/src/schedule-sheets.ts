@@ -28,6 +28,7 @@ function glazingRows(floor: DerivedFloor): Record<string, string | number>[] {
   const unit = metric ? 'm²' : 'ft²';
   const area = (mm2: number) => Number((mm2 / square).toFixed(2));
   return glazingByRoom(floor).map(({ room, glazing, share }) => ({
+    Floor: floor.name,
     Room: room.room.name || 'Unnamed',
     [`Floor (${unit})`]: area(room.measures.area),
     [`Glazing (${unit})`]: area(glazing),

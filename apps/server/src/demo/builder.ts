@@ -66,10 +66,9 @@ export class DemoBuilder {
     return { value: read.mm, unit: read.unit };
   }
 
-  /** One more floor, which what comes next is built on. */
-  onFloor(id: string, name: string, level: number): void {
-    this.made = { ...this.made, floors: { ...this.made.floors, [id]: { id, name, level } } };
-    this.floor = id;
+  /** One more floor above or below this one, which what comes next is built on. */
+  addFloor(side: 'above' | 'below', name?: string): void {
+    this.floor = this.do({ kind: 'addFloor', of: this.floor, side, ...(name !== undefined && { name }) });
   }
 
   /** A picture under the floor, drawn on paper at a scale; a point of it, px, lies at a point of the sheet. */

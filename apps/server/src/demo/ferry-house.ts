@@ -95,7 +95,7 @@ export function ferryHouse(cellar: PictureOnPaper): { id: string; plan: Plan } {
   build.angle(waiting, -1, '89.9');
   build.tape(waiting, 'bottom', '3.78');
   // under the kitchen, traced off a photo of the old drawing; one wall has been taped since
-  build.onFloor('cellar', 'Cellar', -1);
+  build.addFloor('below');
   const { corner: drawn, width, height, wall, well } = CELLAR;
   const [x, y] = [0, 4065];
   const photo = build.under(

@@ -14,14 +14,15 @@ import {
   openingsOn,
   wallsOf,
 } from '../plan/plan';
+import { floorPlan } from '../plan/floor-plan';
 import { openingSpan, sumsOfGaps } from '../openings';
 import {
   type FaceRun,
   type RoomMeasures,
   type RoomOutline,
-  floorAt,
-  floorContains,
-  floorsOf,
+  surfaceAt,
+  surfaceContains,
+  surfacesOf,
   freeRuns,
   labelPoint,
   roomMeasures,
@@ -71,8 +72,11 @@ export interface DerivedRoom {
 
 /** Everything that follows from the plan of one floor. */
 export interface DerivedFloor {
+  /** The floor as a plan by itself (see `floorPlan`): of other floors it knows nothing. */
   readonly plan: Plan;
   readonly floor: Id;
+  /** What the floor is called. */
+  readonly name: string;
   readonly network: Network;
   readonly bodies: readonly WallBody[];
   /** Boundaries without a wall. */
@@ -98,17 +102,19 @@ export interface DerivedFloor {
   readonly provenance: ProvenanceOf;
 }
 
+/** By the floor as a plan by itself. */
 const remembered = new WeakMap<Plan, Map<Id, DerivedFloor>>();
 
 /**
- * Works out one floor of a plan; asked again for the same plan it answers from memory. Where the plan is a part of a
+ * Works out one floor of a plan; asked again while nothing on that floor changed it answers from memory. Where the plan is a part of a
  * larger one, `known` is the floor of that: where lengths come from is then as it was there.
  */
 export function deriveFloor(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
-  let floors = remembered.get(plan);
-  if (!floors) remembered.set(plan, (floors = new Map()));
+  const own = floorPlan(plan, floor);
+  let floors = remembered.get(own);
+  if (!floors) remembered.set(own, (floors = new Map()));
   let derived = floors.get(floor);
-  if (!derived) floors.set(floor, (derived = work(plan, floor, known)));
+  if (!derived) floors.set(floor, (derived = work(own, floor, known)));
   return derived;
 }
 
@@ -127,7 +133,7 @@ function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
       .map((reading) => [readingKey(reading.kind, reading), reading]),
   );
   const onWall = groupByWall(openings);
-  const floors = floorsOf(network);
+  const floors = surfacesOf(network);
   const solids = Object.values(plan.solids).flatMap((solid): SolidOnFloor[] => {
     const outline = solid.floor === floor ? solidOutline(network, solid) : null;
     return outline ? [remembering(solid, outline)] : [];
@@ -145,7 +151,7 @@ function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
   const derivedRooms = Object.values(plan.rooms)
     .filter((room) => room.floor === floor)
     .flatMap((room) => {
-      const whole = floorAt(floors, room.at)?.outline;
+      const whole = surfaceAt(floors, room.at)?.outline;
       if (!whole) return [];
       const outline = cleared(whole, solids);
       const ceilingHeight = ceilingHeightOf(plan, room);
@@ -172,6 +178,7 @@ function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
   return {
     plan,
     floor,
+    name: plan.floors[floor]?.name ?? '',
     network,
     bodies: bodiesOf(network),
     chalk: network.walls.filter((wall) => wall.kind === 'chalk'),
@@ -317,7 +324,7 @@ function derivedRoom(
     outline,
     faces,
     // while its walls are dragged the label stays, as long as it is in the room
-    label: held && floorContains(outline.rings, held) ? held : labelOf(room, outline, last),
+    label: held && surfaceContains(outline.rings, held) ? held : labelOf(room, outline, last),
     ceilingHeight,
     measures: roomMeasures(outline, ceilingHeight, inRoom),
     rough: faces.some((face) => face.provenance === 'rough'),
@@ -328,7 +335,7 @@ function derivedRoom(
 
 /** Where it was put by hand, as long as that is in the room; else where there is most room for it. */
 function labelOf(room: Room, outline: RoomOutline, last: DerivedRoom | undefined): Point {
-  if (room.label && floorContains(outline.rings, room.label)) return room.label;
+  if (room.label && surfaceContains(outline.rings, room.label)) return room.label;
   if (last && !last.room.label) return last.label;
   // what stands in it may leave no floor
   return outline.rings.length > 0 ? labelPoint(outline.rings) : room.at;

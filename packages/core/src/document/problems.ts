@@ -10,7 +10,7 @@ import {
   wallsOf,
 } from '../plan/plan';
 import type { Kind } from '../plan/kinds/kind';
-import { floorAt, floorsOf } from '../rooms';
+import { surfaceAt, surfacesOf } from '../rooms';
 import { networkOf } from '../walls';
 import { isPlanar } from './planar';
 
@@ -70,11 +70,11 @@ function lostBy(plan: Plan, kind: Kind<Entity, Collections>, entity: Entity): st
 
 /** Every room has a floor of its own, between walls. */
 export function roomProblems(plan: Plan, floor: Id): string[] {
-  const floors = floorsOf(networkOf(plan.corners, wallsOf(plan, floor)));
+  const floors = surfacesOf(networkOf(plan.corners, wallsOf(plan, floor)));
   const taken = new Set<unknown>();
   return Object.values(plan.rooms).flatMap((room) => {
     if (room.floor !== floor) return [];
-    const home = floorAt(floors, room.at);
+    const home = surfaceAt(floors, room.at);
     if (!home) return [`${room.name || 'A room'} has no floor: no walls enclose it.`];
     if (taken.has(home)) return [`${room.name || 'A room'} and another room are one floor.`];
     taken.add(home);

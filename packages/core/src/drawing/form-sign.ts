@@ -43,6 +43,7 @@ export function formSign(
     hinge,
     swing,
     ownSill: null,
+    label: '',
     note: '',
   };
   const body: Mark = {

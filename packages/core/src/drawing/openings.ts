@@ -1,5 +1,5 @@
 import { type Point, pointAt } from '../geometry';
-import { isThere, labelOf, openingSpan, swingsOf } from '../openings';
+import { isThere, openingSpan, swingsOf } from '../openings';
 import type { Opening } from '../plan/plan';
 import { type Network, type WallBody, wallBody } from '../walls';
 import type { DrawingStyle, Mark } from './marks';
@@ -36,7 +36,7 @@ export function numberMark(network: Network, opening: Opening, { lettering }: Dr
       key,
       unit: key,
       at: inSwing(network, opening) ?? outside(network, opening, 0.9 * lettering),
-      text: labelOf(opening),
+      text: opening.label,
       turn: 0,
       size: 0.85,
     },

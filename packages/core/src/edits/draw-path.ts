@@ -2,7 +2,7 @@ import { edit } from './edit';
 import { type RingPoint, distance, distanceToCourse, edgeLength, reversedRing, signedArea } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
 import type { Id, Place, ReadingKind, Room, Units, Wall } from '../plan/plan';
-import { floorAt, floorsOf, networkOfFloor } from '../rooms';
+import { surfaceAt, surfacesOf, networkOfFloor } from '../rooms';
 import { valueOnPlan } from '../trueup';
 import { formatLength } from '../units';
 import { BESIDE, attachPath } from './attach';
@@ -79,7 +79,7 @@ export function drawPath(draft: Draft, intent: DrawPath): Id | void {
 export function newRoom(draft: Draft): Id | undefined {
   const made = Object.values(draft.rooms).filter(({ id }) => !Object.hasOwn(draft.before.rooms, id));
   if (made.length < 2) return made[0]?.id;
-  const area = ({ floor, at }: Room) => floorAt(floorsOf(networkOfFloor(draft, floor)), at)?.outline.area ?? 0;
+  const area = ({ floor, at }: Room) => surfaceAt(surfacesOf(networkOfFloor(draft, floor)), at)?.outline.area ?? 0;
   return made.sort((a, b) => area(b) - area(a))[0]!.id;
 }
 

@@ -1,7 +1,7 @@
 import { edit } from './edit';
 import { type Draft, Refusal } from '../plan/draft';
 import { type GapReading, type Id, type OpeningType, openingsOfGap, placeOfGap, type Value } from '../plan/plan';
-import { type GapRun, type WidthRead, alikeWithin, gapRun, labelOf, sameType, wallRead, widthRead } from '../openings';
+import { type GapRun, type WidthRead, alikeWithin, gapRun, sameType, wallRead, widthRead } from '../openings';
 import { networkOfFloor } from '../rooms';
 import { type Slip, deviationOf, slipOf } from '../trueup';
 import { formatLength } from '../units';
@@ -57,9 +57,9 @@ function widenToReadings(draft: Draft, run: GapRun, id: Id): void {
     const alike = typeAlike(draft, opening, read);
     if (alike) draft.put('openings', { ...draft.openings[opening]!, type: alike });
     else ownType(draft, opening, { width: read.value });
-    const { kind, number, width } = draft.opening(opening)!;
+    const { label, width } = draft.opening(opening)!;
     const long = (mm: number) => formatLength(mm, draft.job.units);
-    draft.notes.push(`${labelOf({ kind, number })} is ${long(width)} wide between its jambs, not ${long(was)}.`);
+    draft.notes.push(`${label} is ${long(width)} wide between its jambs, not ${long(was)}.`);
   }
 }
 

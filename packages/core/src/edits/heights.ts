@@ -3,7 +3,7 @@ import type { Point } from '../geometry';
 import type { Draft } from '../plan/draft';
 import { Refusal } from '../plan/draft';
 import type { HeightReading, Value, Id } from '../plan/plan';
-import { floorAt, floorsOf, networkOfFloor } from '../rooms';
+import { surfaceAt, surfacesOf, networkOfFloor } from '../rooms';
 import { measuredAgain } from './readings';
 import { requirePositive } from './require';
 import { requireRoom } from './rooms';
@@ -17,14 +17,14 @@ export interface SetCeilingHeight {
   readonly read?: Value;
 }
 
-/** The ceiling of a room, or of all rooms; where it was measured it is a reading of that room. */
+/** The ceiling of a room, or of all rooms of its floor; where it was measured it is a reading of that room. */
 export function setCeilingHeight(draft: Draft, intent: SetCeilingHeight): void {
   requirePositive(intent.height, 'A ceiling height');
   const room = requireRoom(draft, intent.room);
   const measured = new Set(
     Object.values(draft.heights).flatMap(({ room: read, at }) => (at === null && read !== room.id ? [read] : [])),
   );
-  for (const each of Object.values(draft.rooms)) {
+  for (const each of draft.on('rooms', room.floor)) {
     // what was measured in another room stays true there
     if (each.id === room.id || (intent.scope === 'all' && !measured.has(each.id)))
       draft.put('rooms', { ...each, ceilingHeight: intent.height });
@@ -47,9 +47,9 @@ export interface ReadHeight {
 export function readHeight(draft: Draft, { room: id, at, read }: ReadHeight): void {
   requirePositive(read.value, 'A height');
   const room = requireRoom(draft, id);
-  const floors = floorsOf(networkOfFloor(draft, room.floor));
-  const home = floorAt(floors, at);
-  if (!home || home !== floorAt(floors, room.at)) throw new Refusal('A height is read inside a room. Tap its floor.');
+  const floors = surfacesOf(networkOfFloor(draft, room.floor));
+  const home = surfaceAt(floors, at);
+  if (!home || home !== surfaceAt(floors, room.at)) throw new Refusal('A height is read inside a room. Tap its floor.');
   const before = Object.values(draft.heights).find(
     (each) => each.room === id && each.at && Math.hypot(each.at.x - at.x, each.at.y - at.y) < SAME_POINT,
   );

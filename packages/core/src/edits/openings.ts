@@ -14,6 +14,7 @@ import {
   type OpeningSpec,
   type WallSide,
 } from '../plan/plan';
+import { highestCeiling } from '../plan/storeys';
 import { refusalOf, usualSpec } from '../openings';
 import { networkBefore, networkOfFloor } from '../rooms';
 import { faceStretch, wallInsets } from '../walls';
@@ -187,8 +188,7 @@ export function requireOpening(draft: Draft, id: Id): Opening {
 export function requireFit(draft: Draft, floor: Id, id: Id): void {
   const opening = requireOpening(draft, id);
   const network = networkOfFloor(draft, floor);
-  const usual = draft.job.usual.ceilingHeight;
-  const ceiling = Math.max(usual, ...Object.values(draft.rooms).map((room) => room.ceilingHeight ?? usual));
+  const ceiling = Math.max(draft.job.usual.ceilingHeight, highestCeiling(draft, floor));
   const reason = refusalOf(network, opening, draft.openingsOf(floor), ceiling);
   if (reason) throw new Refusal(reason);
 }

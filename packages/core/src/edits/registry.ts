@@ -3,6 +3,7 @@ import { bumpEdits } from './bump';
 import { closeEndEdits } from './close-end';
 import { drawBoxEdits } from './draw-box';
 import { drawPathEdits } from './draw-path';
+import { floorsEdits } from './floors';
 import { flushEdits } from './flush';
 import { gapsEdits } from './gaps';
 import { heightsEdits } from './heights';
@@ -29,6 +30,7 @@ export const EDITS = {
   ...closeEndEdits,
   ...drawBoxEdits,
   ...drawPathEdits,
+  ...floorsEdits,
   ...flushEdits,
   ...gapsEdits,
   ...heightsEdits,

@@ -1,7 +1,7 @@
 import { Draft, Refusal } from '../plan/draft';
 import { dropLost } from '../plan/footing';
 import { reconcileKinds, reconcileRooms } from '../rooms';
-import { COLLECTIONS, type Plan, nextNumber } from '../plan/plan';
+import { COLLECTIONS, type Plan, floorsInOrder, nextNumber } from '../plan/plan';
 import { keepingPlaces, planarise } from '../walls';
 import { dropUnusedTypes } from './opening-types';
 
@@ -28,12 +28,28 @@ export function repairPlan(plan: Plan, before: Plan, seed: string): { plan: Plan
       renumber(draft, floor);
     }
     dropLost(draft);
+    partLevels(draft);
     dropUnusedTypes(draft);
   } catch (error) {
     if (error instanceof Refusal) return null;
     throw error;
   }
   return { plan: draft.plan(), notes: draft.notes };
+}
+
+/** Two people may have added a floor at the same level: the later one goes up one, or down below ground, with those beyond. */
+function partLevels(draft: Draft): void {
+  const all = floorsInOrder(draft);
+  let level = -1;
+  for (const floor of all.filter((each) => each.level >= 0)) {
+    level = Math.max(level + 1, floor.level);
+    if (level !== floor.level) draft.put('floors', { ...floor, level });
+  }
+  level = 0;
+  for (const floor of all.filter((each) => each.level < 0).reverse()) {
+    level = Math.min(level - 1, floor.level);
+    if (level !== floor.level) draft.put('floors', { ...floor, level });
+  }
 }
 
 /** Two people may have made a door with the same number: the later one gets the next that is free. */

@@ -3,7 +3,7 @@ import type { Point } from '../geometry';
 import { deriveFloor } from '../derived';
 import { type Draft, Refusal } from '../plan/draft';
 import type { Id, Room, RoomColour } from '../plan/plan';
-import { floorContains } from '../rooms';
+import { surfaceContains } from '../rooms';
 import { requireName } from './require';
 
 export interface NameRoom {
@@ -36,7 +36,7 @@ export interface PlaceLabel {
 export function placeLabel(draft: Draft, { room: id, at }: PlaceLabel): void {
   const room = requireRoom(draft, id);
   const derived = deriveFloor(draft.before, room.floor).rooms.find((each) => each.room.id === id);
-  if (at && !(derived && floorContains(derived.outline.rings, at)))
+  if (at && !(derived && surfaceContains(derived.outline.rings, at)))
     throw new Refusal('A label stays in its room. Drop it inside.');
   draft.put('rooms', { ...room, label: at && { x: at.x, y: at.y } });
 }

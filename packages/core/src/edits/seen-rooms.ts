@@ -2,7 +2,7 @@ import { deriveFloor } from '../derived';
 import { type Point, distance, distanceToCourse, courseOf, middle } from '../geometry';
 import { type Plan, type Underlay } from '../plan/plan';
 import { newPlan } from '../plan/new-plan';
-import { floorContains } from '../rooms';
+import { surfaceContains } from '../rooms';
 import type { SeenWall } from '../underlay';
 import { applyEdit } from './apply';
 
@@ -12,7 +12,7 @@ import { applyEdit } from './apply';
  */
 export function wallsRoundRoom(underlay: Underlay, walls: readonly SeenWall[], at: Point): number[] {
   const derived = layOut(underlay, walls);
-  const room = derived?.rooms.find(({ outline }) => floorContains(outline.rings, at));
+  const room = derived?.rooms.find(({ outline }) => surfaceContains(outline.rings, at));
   if (!derived || !room) return [];
   const bodies = room.faces.flatMap(({ halves }) => halves.map(({ course }) => middle(course.a, course.b)));
   return walls.flatMap((wall, i) => {

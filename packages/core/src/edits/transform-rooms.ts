@@ -2,7 +2,7 @@ import { edit } from './edit';
 import { type Point, turned } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
 import type { Id, Wall } from '../plan/plan';
-import { floorAt, floorsOf, networkBefore } from '../rooms';
+import { surfaceAt, surfacesOf, networkBefore } from '../rooms';
 import type { Network } from '../walls';
 import { newRoom } from './draw-path';
 import type { Motion } from './parts';
@@ -34,9 +34,9 @@ export function transformRooms(draft: Draft, intent: TransformRooms): Id | void 
   const to = (p: Point) => moveBy(motion, p);
   const corners = moveCorners(draft, network, moving, stays, to);
   const walls = new Map(moving.map((wall) => [wall.id, moveWall(draft, wall, stays(wall), corners, motion.mirror)]));
-  const floors = floorsOf(network);
-  const homes = rooms.flatMap((id) => floorAt(floors, draft.before.rooms[id]!.at) ?? []);
-  const inRooms = (p: Point) => homes.some((home) => home === floorAt(floors, p));
+  const floors = surfacesOf(network);
+  const homes = rooms.flatMap((id) => surfaceAt(floors, draft.before.rooms[id]!.at) ?? []);
+  const inRooms = (p: Point) => homes.some((home) => home === surfaceAt(floors, p));
   takeAlong(draft, floor, { corners, walls }, { to, turn: motion.turn, mirror: motion.mirror }, { copy, inRooms });
   settle(draft, floor, { changed: walls.values(), keepRooms: false });
   return newRoom(draft);
@@ -51,9 +51,9 @@ function moveBy({ dx, dy, turn, mirror, about }: Motion, p: Point): Point {
 /** Which rooms each wall looks at. */
 function roomsOfWalls(draft: Draft, floor: Id, network: Network): Map<Id, Set<Id>> {
   const sides = new Map<Id, Set<Id>>();
-  const floors = floorsOf(network);
+  const floors = surfacesOf(network);
   for (const room of draft.on('rooms', floor)) {
-    const home = floorAt(floors, room.at);
+    const home = surfaceAt(floors, room.at);
     for (const half of home ? [home.face.outline, ...home.face.holes].flatMap((loop) => loop.halves) : []) {
       if (!sides.has(half.wall.id)) sides.set(half.wall.id, new Set());
       sides.get(half.wall.id)!.add(room.id);

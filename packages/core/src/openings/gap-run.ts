@@ -2,7 +2,6 @@ import { alongOf, distance, pointAt } from '../geometry';
 import { type GapReading, type Id, type WallMark, type Opening, openingsOfGap } from '../plan/plan';
 import { type HalfWall, type Network, chainBetween, faceEnd, faceStart } from '../walls';
 import { openingSpan } from './fit';
-import { labelOf } from './label';
 
 /** A straight run of walls between two corners with the openings in it, as someone in the room sees it: from left to right. mm */
 export interface GapRun {
@@ -77,5 +76,5 @@ export function markInWords(mark: WallMark, stands: readonly Pick<OpeningOnRun, 
   if (mark === 'from') return 'left corner';
   if (mark === 'to') return 'right corner';
   const opening = stands.find((each) => each.opening.id === mark.opening)?.opening;
-  return `${mark.jamb === 'near' ? 'left' : 'right'} jamb of ${opening ? labelOf(opening) : 'what is gone'}`;
+  return `${mark.jamb === 'near' ? 'left' : 'right'} jamb of ${opening ? opening.label : 'what is gone'}`;
 }

@@ -3,6 +3,5 @@ export * from './gap-misclosure';
 export { type GapJudged, type WallKnown, judgedGaps, wallRead } from './gap-net';
 export * from './gap-run';
 export * from './gaps';
-export * from './label';
 export * from './swing';
 export * from './types';

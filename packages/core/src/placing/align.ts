@@ -1,7 +1,8 @@
 import { type DerivedFloor, type OpeningOnFace, type WallFace, deriveFloor } from '../derived';
 import { type Point, alongOf, dot, headingAt, offOf, pointAt } from '../geometry';
-import { labelOf, openingSpan } from '../openings';
-import type { Opening } from '../plan/plan';
+import { openingSpan } from '../openings';
+import type { Id, Opening, Plan } from '../plan/plan';
+import { floorBeside } from '../plan/storeys';
 
 /** Another opening that this one can be put in line with. */
 export interface Alignment {
@@ -18,7 +19,7 @@ const ALONG = Math.cos((10 * Math.PI) / 180);
 const ABOVE = 800;
 
 /** What an opening in a straight wall can be put in line with: openings in the walls opposite, and in the same wall a floor below or above. */
-export function alignmentsOf(floor: DerivedFloor, face: WallFace, on: OpeningOnFace): Alignment[] {
+export function alignmentsOf(plan: Plan, floor: DerivedFloor, face: WallFace, on: OpeningOnFace): Alignment[] {
   if (face.bulge !== 0) return [];
   const width = on.to - on.from;
   const room = floor.rooms.find((each) => each.room.id === face.room);
@@ -31,18 +32,20 @@ export function alignmentsOf(floor: DerivedFloor, face: WallFace, on: OpeningOnF
         where: 'opposite',
       })),
     );
-  return [...opposite, ...onFloorsBeside(floor, face)].flatMap(({ other, at, where }) => {
+  return [...opposite, ...onFloorsBeside(plan, floor.floor, face)].flatMap(({ other, at, where }) => {
     const offset = alongOf(face.course, at) - width / 2;
-    return offset < 0 || offset + width > face.length ? [] : [{ other, words: `${labelOf(other)}, ${where}`, offset }];
+    return offset < 0 || offset + width > face.length ? [] : [{ other, words: `${other.label}, ${where}`, offset }];
   });
 }
 
 /** Openings in the same wall of the floor below and of the floor above. */
-function onFloorsBeside({ plan, floor }: DerivedFloor, face: WallFace): { other: Opening; at: Point; where: string }[] {
-  const { level } = plan.floors[floor]!;
-  return Object.values(plan.floors).flatMap((each) => {
-    if (Math.abs(each.level - level) !== 1) return [];
-    const where = each.level < level ? 'on the floor below' : 'on the floor above';
+function onFloorsBeside(plan: Plan, floor: Id, face: WallFace): { other: Opening; at: Point; where: string }[] {
+  const beside = [
+    { where: 'on the floor below', each: floorBeside(plan, floor, 'below') },
+    { where: 'on the floor above', each: floorBeside(plan, floor, 'above') },
+  ];
+  return beside.flatMap(({ where, each }) => {
+    if (!each) return [];
     const { network, openings } = deriveFloor(plan, each.id);
     return openings.flatMap((other) => {
       const { course } = network.half(other.wall, true);

@@ -123,7 +123,7 @@ export class Draft {
   openingsOn(wall: Id): Opening[] {
     return Object.values(this.openings)
       .filter((opening) => opening.wall === wall)
-      .map((opening) => openingOf(this.types, opening));
+      .map((opening) => openingOf(this, opening));
   }
 
   /** All openings of a floor. */
@@ -133,7 +133,7 @@ export class Draft {
 
   opening(id: Id): Opening | null {
     const placed = this.openings[id];
-    return placed ? openingOf(this.types, placed) : null;
+    return placed ? openingOf(this, placed) : null;
   }
 
   /** What of one kind is on a floor, as it is: what is replaced later is replaced in the list too. */

@@ -44,6 +44,8 @@ const STEPS: Record<number, (plan: Loose) => Loose> = {
   6: (plan) => ({ ...plan, schema: 7, underlays: {} }),
   // every room has a floor: seen to when it is read (`onTheirFloors`)
   7: (plan) => ({ ...plan, schema: 8 }),
+  // floors have a height
+  8: (plan) => ({ ...plan, schema: 9, floors: each(plan['floors'], (floor) => ({ height: null, ...floor })) }),
 };
 
 /** In the order they were made, by floor and kind. */

@@ -14,6 +14,6 @@ export function newPlan(job: Partial<JobDetails> & { name: string }): Plan {
     schema: SCHEMA_VERSION,
     job: { address: '', units, usual: USUAL[units], north: 0, ...job },
     ...none,
-    floors: { ground: { id: 'ground', name: 'Ground floor', level: 0 } },
+    floors: { ground: { id: 'ground', name: 'Ground floor', level: 0, height: null } },
   };
 }

@@ -18,7 +18,7 @@ export * from './kinds/walls';
 export * from './values';
 
 /** Version of the document, see migrations. */
-export const SCHEMA_VERSION = 8;
+export const SCHEMA_VERSION = 9;
 
 export type Units = 'metric' | 'imperial';
 

@@ -1,4 +1,4 @@
-export * from './floors';
+export * from './surfaces';
 export * from './label-point';
 export * from './measures';
 export * from './reconcile';

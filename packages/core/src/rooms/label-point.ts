@@ -35,12 +35,12 @@ export function widest(rings: readonly Ring[], precision: number): { readonly po
 }
 
 /** Is p on the floor: inside the outline and outside what is cut out of it? */
-export const floorContains = (rings: readonly Ring[], p: Point): boolean =>
+export const surfaceContains = (rings: readonly Ring[], p: Point): boolean =>
   rings.reduce((inside, ring) => inside !== ringContains(ring, p), false);
 
 /** Is p on the floor and not at its very rim, where rounding would decide? */
-export const floorHolds = (rings: readonly Ring[], p: Point): boolean =>
-  floorContains(rings, p) &&
+export const surfaceHolds = (rings: readonly Ring[], p: Point): boolean =>
+  surfaceContains(rings, p) &&
   rings.every((ring) =>
     ring.every((a, i) => distanceToCourse(courseOf(a, ring[(i + 1) % ring.length]!, a.bulge), p) > RIM),
   );

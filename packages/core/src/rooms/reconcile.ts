@@ -3,8 +3,8 @@ import type { Draft } from '../plan/draft';
 import { wallsOf } from '../plan/plan';
 import type { Collection, Id, Room, Wall } from '../plan/plan';
 import { type Face, type Network, cornerRing, enclosedSides, faceKey, networkOf, sidesOf } from '../walls';
-import { type RoomFloor, floorAt, floorsOf } from './floors';
-import { floorContains, floorHolds, labelPoint } from './label-point';
+import { type Surface, surfaceAt, surfacesOf } from './surfaces';
+import { surfaceContains, surfaceHolds, labelPoint } from './label-point';
 import type { RoomOutline } from './room-outline';
 
 /**
@@ -13,12 +13,12 @@ import type { RoomOutline } from './room-outline';
  * over become new rooms without a name, rooms left over are dropped (and named in the notes).
  */
 export function reconcileRooms(draft: Draft, floor: Id): void {
-  const found = floorsOf(networkOfFloor(draft, floor));
+  const found = surfacesOf(networkOfFloor(draft, floor));
   const rooms = draft.on('rooms', floor);
   const old = new Map(roomsBefore(draft, floor).map((f) => [f.room.id, f]));
-  const owner = new Map<RoomFloor, Room>();
+  const owner = new Map<Surface, Room>();
   const free = new Set(rooms);
-  const take = (f: RoomFloor, room: Room) => {
+  const take = (f: Surface, room: Room) => {
     owner.set(f, room);
     free.delete(room);
   };
@@ -26,7 +26,7 @@ export function reconcileRooms(draft: Draft, floor: Id): void {
   // rooms that were put somewhere by hand are where they were put
   for (const room of rooms) {
     if (draft.before.rooms[room.id]?.at === room.at) continue;
-    const home = floorAt(found, room.at);
+    const home = surfaceAt(found, room.at);
     if (home && !owner.has(home)) take(home, room);
   }
   // the same outline, else the same walls in the same order, is the same room
@@ -50,7 +50,7 @@ export function reconcileRooms(draft: Draft, floor: Id): void {
         const before = old.get(room.id);
         const shared = before
           ? ringsArea(intersection([cornerRingOf(f)], [before.ring]))
-          : floorContains(f.outline.rings, room.at)
+          : surfaceContains(f.outline.rings, room.at)
             ? 2
             : // it lost its floor to a gap between walls
               Number(ringContains(cornerRing(networkOfFloor(draft, floor), f.face.outline), room.at));
@@ -63,7 +63,7 @@ export function reconcileRooms(draft: Draft, floor: Id): void {
 
   for (const room of free) {
     draft.drop('rooms', room.id);
-    const home = floorAt(found, room.at);
+    const home = surfaceAt(found, room.at);
     const kept = home && owner.get(home);
     if (kept) draft.notes.push(`${nameOf(room)} and ${nameOf(kept)} are one room now, named ${nameOf(kept)}.`);
     else if (room.name) draft.notes.push(`${room.name} is no longer a room of its own.`);
@@ -78,7 +78,7 @@ export function reconcileRooms(draft: Draft, floor: Id): void {
       label: null,
       colour: null,
     };
-    if (!floorHolds(f.outline.rings, room.at)) draft.put('rooms', { ...room, at: labelPoint(f.outline.rings) });
+    if (!surfaceHolds(f.outline.rings, room.at)) draft.put('rooms', { ...room, at: labelPoint(f.outline.rings) });
   }
   reconcileHeights(draft, floor);
 }
@@ -87,10 +87,10 @@ export function reconcileRooms(draft: Draft, floor: Id): void {
 function reconcileHeights(draft: Draft, floor: Id): void {
   const heights = draft.on('heights', floor);
   if (heights.length === 0) return;
-  const floors = floorsOf(networkOfFloor(draft, floor));
+  const floors = surfacesOf(networkOfFloor(draft, floor));
   const roomAt = (p: { x: number; y: number }) => {
-    const home = floorAt(floors, p);
-    return home && draft.on('rooms', floor).find((room) => floorAt(floors, room.at) === home);
+    const home = surfaceAt(floors, p);
+    return home && draft.on('rooms', floor).find((room) => surfaceAt(floors, room.at) === home);
   };
   for (const height of [...heights]) {
     const room = height.at ? roomAt(height.at)?.id : undefined;
@@ -101,7 +101,7 @@ function reconcileHeights(draft: Draft, floor: Id): void {
 
 const nameOf = ({ name }: Room): string => name || 'the unnamed room';
 
-const cornerRingOf = (f: RoomFloor) => f.outline.rings[0]!;
+const cornerRingOf = (f: Surface) => f.outline.rings[0]!;
 
 /** The floor as it was before the edit. */
 export const networkBefore = (draft: Draft, floor: Id): Network =>
@@ -124,11 +124,11 @@ function roomsBefore(draft: Draft, floor: Id): readonly RoomBefore[] {
   const network = networkBefore(draft, floor);
   const last = before.get(network);
   if (last?.rooms === draft.before.rooms) return last.found;
-  const floors = floorsOf(network);
+  const floors = surfacesOf(network);
   const found = Object.values(draft.before.rooms)
     .filter((room) => room.floor === floor)
     .flatMap((room) => {
-      const home = floorAt(floors, room.at);
+      const home = surfaceAt(floors, room.at);
       return home
         ? [{ room, face: home.face, outline: home.outline, ring: cornerRing(network, home.face.outline) }]
         : [];

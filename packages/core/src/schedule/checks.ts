@@ -1,6 +1,6 @@
 import { type Cavity, type DerivedFloor, type DerivedRoom, cavitiesOf } from '../derived';
 import { type Ring, bandAlong, difference, intersection, partOf, ringsArea } from '../geometry';
-import { labelOf, leafWidth, misfitsOf, openingSpan, sweptBy, swingsOf } from '../openings';
+import { leafWidth, misfitsOf, openingSpan, sweptBy, swingsOf } from '../openings';
 import type { Id, Units } from '../plan/plan';
 import { formatArea, formatLength, likelier } from '../units';
 import { type ScheduleLine, openingSchedule } from './schedule';
@@ -115,7 +115,7 @@ function blocked(floor: DerivedFloor, { line, rings }: Swept): OpeningCheck[] {
       if (opening.kind !== 'window' || opening.form === 'roof light') continue;
       const glass = bandAlong(partOf(face.course, from, to), 0, BEFORE_GLASS);
       if (meets(rings, [glass]))
-        checks.push({ ...wrong(`${line.label} opens in front of ${labelOf(opening)}.`, line), advice: true });
+        checks.push({ ...wrong(`${line.label} opens in front of ${opening.label}.`, line), advice: true });
     }
   }
   return checks;

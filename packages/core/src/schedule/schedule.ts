@@ -1,5 +1,5 @@
 import type { DerivedFloor, DerivedRoom, WallFace } from '../derived';
-import { clearWidth, glassOf, handOf, isHinged, labelOf, structuralSize, typeName } from '../openings';
+import { clearWidth, glassOf, handOf, isHinged, structuralSize, typeName } from '../openings';
 import { type Opening, type WallSide, thicknessOf } from '../plan/plan';
 
 /** One line of the schedule of doors and windows. mm. */
@@ -57,7 +57,7 @@ export function openingSchedule(floor: DerivedFloor): ScheduleLine[] {
     const height = opening.toCeiling ? Math.max(0, ceiling - opening.sill) : opening.height;
     return {
       opening,
-      label: labelOf(opening),
+      label: opening.label,
       type: typeName(types[opening.type]!, job.units),
       called: types[opening.type]!.name || opening.form,
       alike: alike.get(opening.type)!,

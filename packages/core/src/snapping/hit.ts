@@ -1,7 +1,7 @@
 import type { DerivedFloor, DerivedRoom, OpeningOnFace, SolidOnFloor, WallFace } from '../derived';
 import { type Point, alongOf, distance, offOf, pointAt, ringContains } from '../geometry';
 import type { Corner } from '../plan/plan';
-import { floorContains } from '../rooms';
+import { surfaceContains } from '../rooms';
 
 export type Hit =
   | { readonly kind: 'opening'; readonly face: WallFace; readonly on: OpeningOnFace }
@@ -23,7 +23,7 @@ export function hitAt(derived: DerivedFloor, p: Point, reach: number): Hit {
     const on = face.openings.find((o) => along >= o.from - reach / 2 && along <= o.to + reach / 2);
     return on ? { kind: 'opening', face, on } : { kind: 'wall', face };
   }
-  const room = derived.rooms.find((r) => floorContains(r.outline.rings, p));
+  const room = derived.rooms.find((r) => surfaceContains(r.outline.rings, p));
   return room ? { kind: 'room', room } : { kind: 'nothing' };
 }
 

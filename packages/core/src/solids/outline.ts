@@ -17,7 +17,7 @@ import {
   turned,
 } from '../geometry';
 import type { Solid } from '../plan/plan';
-import { type RoomOutline, floorContains } from '../rooms';
+import { type RoomOutline, surfaceContains } from '../rooms';
 import { type Network, spanOf, wallInsets } from '../walls';
 
 export interface SolidOutline {
@@ -97,7 +97,7 @@ export function withoutSolids(outline: RoomOutline, solids: readonly SolidOutlin
 function standsFree(solid: Ring, rings: readonly Ring[]): boolean {
   const ring = flattened(solid);
   const box = boxAround(ring)!;
-  if (!ring.every((p) => floorContains(rings, p))) return false;
+  if (!ring.every((p) => surfaceContains(rings, p))) return false;
   return rings.every((outer) => {
     const edges = flattened(outer);
     return edges.every((a, i) => {

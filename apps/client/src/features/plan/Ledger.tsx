@@ -33,7 +33,7 @@ export function Ledger() {
       contentContainerStyle={styles.ledger}
       accessibilityLabel="Ledger of rooms"
     >
-      <Text style={[styles.floor, { color: colours.ink }]}>{floor.plan.floors[floor.floor]?.name}</Text>
+      <Text style={[styles.floor, { color: colours.ink }]}>{floor.name}</Text>
       {rooms.map((room) => (
         <Row
           key={room.room.id}

@@ -23,18 +23,23 @@ export const fileName = (name: string): string =>
     60,
   ) || 'plan';
 
+/** Of a file of one floor: the job's name and the floor's. */
+export const floorFileName = ({ plan, name }: Pick<DerivedFloor, 'plan' | 'name'>): string =>
+  `${fileName(plan.job.name)}-${fileName(name)}`;
+
 /** The floor as SVG at 1:50, with the underlays that are to print. */
 export const downloadSvg =
   (plan: Plan, floor: string) =>
   async (dispatch: AppDispatch): Promise<void> => {
     const { name, north } = plan.job;
-    const title = `${name}, ${plan.floors[floor]?.name ?? ''}`;
+    const own = deriveFloor(plan, floor);
+    const title = `${name}, ${own.name}`;
     const printed = Object.values(plan.underlays).filter((each) => each.floor === floor && each.prints && !each.hidden);
     try {
       const pictures = new Map<string, string>();
       for (const { picture } of printed) pictures.set(picture, await dataUrl(await pictureOf(picture)));
-      const svg = floorToSvg(deriveFloor(plan, floor), { scale: 50, title, north, pictures });
-      download(`${fileName(name)}-1-50.svg`, 'image/svg+xml', svg);
+      const svg = floorToSvg(own, { scale: 50, title, north, pictures });
+      download(`${floorFileName(own)}-1-50.svg`, 'image/svg+xml', svg);
     } catch (error) {
       dispatch(sayTrouble(error));
     }
@@ -54,17 +59,17 @@ export const downloadCsv = (plan: Plan): void =>
 
 /** The readings of a floor as CSV. */
 export const downloadReadings = (floor: DerivedFloor): void =>
-  download(`${fileName(floor.plan.job.name)}-readings.csv`, 'text/csv', `\uFEFF${readingsToCsv(floor)}`);
+  download(`${floorFileName(floor)}-readings.csv`, 'text/csv', `\uFEFF${readingsToCsv(floor)}`);
 
 /** The doors and windows of a floor as CSV. */
 export const downloadOpenings = (floor: DerivedFloor): void =>
-  download(`${fileName(floor.plan.job.name)}-doors-and-windows.csv`, 'text/csv', `\uFEFF${openingsToCsv(floor)}`);
+  download(`${floorFileName(floor)}-doors-and-windows.csv`, 'text/csv', `\uFEFF${openingsToCsv(floor)}`);
 
 /** The same, and the glazing of rooms, as a workbook. */
 export async function downloadWorkbook(floor: DerivedFloor): Promise<void> {
   const { toXlsx } = await import('@velvet-tape/formats/xlsx');
   const { name } = floor.plan.job;
-  download(`${fileName(name)}-doors-and-windows.xlsx`, XLSX, await toXlsx(name, scheduleSheets(floor)));
+  download(`${floorFileName(floor)}-doors-and-windows.xlsx`, XLSX, await toXlsx(name, scheduleSheets(floor)));
 }
 
 const XLSX = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';

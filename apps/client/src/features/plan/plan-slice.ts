@@ -1,4 +1,4 @@
-import { type Plan, changeBetween, inverse, isNothing, problemsOf, withChange } from '@velvet-tape/core';
+import { type Plan, changeBetween, groundFloor, inverse, isNothing, problemsOf, withChange } from '@velvet-tape/core';
 import { type PayloadAction, createSlice, original } from '@reduxjs/toolkit';
 import type { Trouble } from '../../sync/database';
 import type { SyncState } from '../../sync/engine';
@@ -52,6 +52,7 @@ const slice = createSlice({
     }),
     opened: (state, { payload }: PayloadAction<Plan>) => {
       Object.assign(state, { loading: 'ready', plan: payload, seen: payload, tool: toolToBegin(payload) });
+      state.floor = groundFloor(payload).id;
     },
     notOpened: (state, { payload }: PayloadAction<NotOpened>) => {
       state.loading = payload.why;
@@ -203,4 +204,15 @@ function back(state: PlanState, from: 'past' | 'future', onto: 'past' | 'future'
 }
 
 export const planActions = slice.actions;
-export const planReducer = slice.reducer;
+/** The floor that is looked at is one the plan has: undone, or taken away by another, it gives way to the ground floor, and that is said. */
+function onAFloor(state: PlanState): PlanState {
+  const { plan, floor } = state;
+  if (!plan || Object.hasOwn(plan.floors, floor)) return state;
+  const { id, name } = groundFloor(plan);
+  const notice = state.notice ?? { text: `That floor is no longer there; this is ${name}.`, tone: 'said' as const };
+  const moved = { ...state, floor: id, proposal: null, preview: null, naming: null, listing: null, notice };
+  select(moved, { kind: 'nothing' });
+  return moved;
+}
+
+export const planReducer: typeof slice.reducer = (state, action) => onAFloor(slice.reducer(state, action));

@@ -1,21 +1,39 @@
 import { z } from 'zod';
-import type { Id } from '../values';
-import { id, nameOf, theName } from './fields';
+import type { Collection, Id } from '../values';
+import { id, millimetres, nameOf, theName } from './fields';
 import { type Kind, together } from './kind';
 
+/** A storey of the house. (What one walks on in a room is a `Surface`.) */
 export interface Floor {
   readonly id: Id;
   readonly name: string;
-  /** 0 is the ground floor. */
+  /** 0 is the ground floor; floors above have higher ones, floors below lower ones. */
   readonly level: number;
+  /** From its floor to the floor above, mm, as it was read; null: worked out from its ceiling. */
+  readonly height: number | null;
 }
+
+/** The floors from the lowest to the highest. */
+export const floorsInOrder = ({ floors }: { readonly floors: Collection<Floor> }): readonly Floor[] =>
+  Object.values(floors).sort((a, b) => a.level - b.level);
+
+/** What is put into the number of a door, a window: nothing in a house of one floor, else its level and a point. */
+export const floorMark = (plan: { readonly floors: Collection<Floor> }, floor: Id | undefined): string => {
+  const own = floor === undefined ? undefined : plan.floors[floor];
+  return own && Object.keys(plan.floors).length > 1 ? `${own.level}.` : '';
+};
 
 export const floorKind: Kind<Floor, object> = {
   one: 'floor',
   many: 'floors',
   most: 60,
-  schema: z.object({ id, name: nameOf('A floor name'), level: z.int() }),
+  schema: z.object({
+    id,
+    name: nameOf('A floor name'),
+    level: z.int().min(-100).max(200),
+    height: millimetres.positive().nullable(),
+  }),
   floorOf: (floor) => floor.id,
-  together: [theName, together('the level', 'level')],
+  together: [theName, together('the level', 'level'), together('the height', 'height')],
   refers: [],
 };

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Collection, Id, WallSide } from '../values';
 import { coordinate, id, millimetres, note, theNote, wallEnd, wallSide } from './fields';
+import { type Floor, floorMark } from './floors';
 import { type Kind, together } from './kind';
 import { type OpeningKind, type OpeningSpec, type OpeningType, kindOfForm } from './opening-types';
 import type { Wall } from './walls';
@@ -28,6 +29,8 @@ export interface PlacedOpening {
 /** An opening with what its type says of it. */
 export interface Opening extends PlacedOpening, OpeningSpec {
   readonly kind: OpeningKind;
+  /** What it is called on the plan and in the schedule: D1, W2, O1; in a house of several floors D0.1, with its level. */
+  readonly label: string;
 }
 
 /** What of a plan openings are made up of. */
@@ -35,22 +38,27 @@ export interface WithOpenings {
   readonly openings: Collection<PlacedOpening>;
   readonly types: Collection<OpeningType>;
   readonly walls: Collection<Wall>;
+  readonly floors: Collection<Floor>;
 }
 
 /** “a door”, “an opening”. */
 export const withArticle = (kind: OpeningKind): string => (kind === 'opening' ? 'an opening' : `a ${kind}`);
 
+const LETTER: Record<OpeningKind, string> = { door: 'D', window: 'W', opening: 'O' };
+
 const resolved = new WeakMap<PlacedOpening, { type: OpeningType; opening: Opening }>();
 
-/** The opening with what its type says; the same one as last time while neither changed. Throws when the plan has no such type. */
-export function openingOf(types: Collection<OpeningType>, placed: PlacedOpening): Opening {
+/** The opening with what its type and its floor say; the same one as last time while nothing changed. Throws when the plan has no such type. */
+export function openingOf({ types, walls, floors }: Omit<WithOpenings, 'openings'>, placed: PlacedOpening): Opening {
   const type = types[placed.type];
   if (!type) throw new Error(`Opening ${placed.id} has lost its type.`);
+  const kind = kindOfForm(type.form);
+  const label = `${LETTER[kind]}${floorMark({ floors }, walls[placed.wall]?.floor)}${placed.number}`;
   const last = resolved.get(placed);
-  if (last?.type === type) return last.opening;
+  if (last?.type === type && last.opening.label === label) return last.opening;
   const { id: _, name: __, ...spec } = type;
   const sill = placed.ownSill ?? type.sill;
-  const opening = { ...spec, ...placed, sill, kind: kindOfForm(type.form) };
+  const opening = { ...spec, ...placed, sill, kind, label };
   resolved.set(placed, { type, opening });
   return opening;
 }
@@ -74,7 +82,7 @@ export const placedOpening = ({
 export const openingsOn = (plan: WithOpenings, floor: Id): Opening[] =>
   Object.values(plan.openings)
     .filter(({ wall }) => plan.walls[wall]?.floor === floor)
-    .map((placed) => openingOf(plan.types, placed));
+    .map((placed) => openingOf(plan, placed));
 
 /** The number of the next door, window or plain opening of a floor: one more than the highest there is. */
 export const nextNumber = (plan: WithOpenings, floor: Id, kind: OpeningKind): number =>
@@ -134,7 +142,7 @@ export const openingKind: Kind<PlacedOpening, WithOpenings> = {
   ],
   kept: placedOpening,
   onWalls: {
-    of: (opening, { types }) => openingOf(types, opening),
+    of: (opening, plan) => openingOf(plan, opening),
     at: (opening, stand) => ({ ...opening, ...stand }),
     turned: (opening, { ends, sides }) => ({
       ...opening,

@@ -4,7 +4,7 @@ import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { DropMenu } from '../../../ui/DropMenu';
 import { remove } from '../commands';
 import { planActions } from '../plan-slice';
-import { selectFace, selectFloor, selectOpening } from '../selectors';
+import { selectFace, selectFloor, selectOpening, selectPlan } from '../selectors';
 import { centre, copyBeside, flip, loosenAlong, moveTo, spaceEqually } from './commands';
 import { readAlong } from './reading-along';
 
@@ -40,7 +40,8 @@ function PlaceMenu() {
   const floor = useAppSelector(selectFloor);
   const face = useAppSelector(selectFace);
   const on = useAppSelector(selectOpening);
-  const lines = floor && face && on ? alignmentsOf(floor, face, on) : [];
+  const plan = useAppSelector(selectPlan);
+  const lines = plan && floor && face && on ? alignmentsOf(plan, floor, face, on) : [];
   return (
     <DropMenu
       icon="arrow-left-right"

@@ -3,7 +3,6 @@ import {
   type WallFace,
   drawElevation,
   formatLength,
-  labelOf,
   openingsInElevation,
 } from '@velvet-tape/core';
 import { useState } from 'react';
@@ -75,7 +74,7 @@ export function Elevation({ face }: { face: WallFace }) {
           ]}
         >
           <Text style={[styles.label, { color: colours.ink, backgroundColor: colours.linen }]}>
-            {labelOf(each.on.opening)}
+            {each.on.opening.label}
           </Text>
         </Pressable>
       ))}
@@ -89,7 +88,7 @@ export function Elevation({ face }: { face: WallFace }) {
 }
 
 const heightsInWords = ({ on, sill, head }: OpeningInElevation, long: (mm: number) => string): string =>
-  `${labelOf(on.opening)} in elevation: sill ${long(sill)}, head ${long(head)}`;
+  `${on.opening.label} in elevation: sill ${long(sill)}, head ${long(head)}`;
 
 /** A height at the left end; tapped, it waits to be typed. One of the wall is typed with the wall chosen. */
 function Figure({ field, label, value, wall }: { field: Field; label: string; value: string; wall?: string }) {

@@ -5,7 +5,6 @@ import {
   MM_PER_INCH,
   agrees,
   formatLength,
-  labelOf,
   finenessOf,
   lengthToSay,
   roughly,
@@ -193,7 +192,7 @@ function Standing({
   const top = window ? 24 : 20;
   const foot = window ? TAPE_TOP - 8 : TAPE_TOP;
   return (
-    <G testID={`strip-${on.opening.kind}`} accessibilityLabel={labelOf(on.opening)}>
+    <G testID={`strip-${on.opening.kind}`} accessibilityLabel={on.opening.label}>
       <Rect
         x={left}
         y={top}
@@ -224,7 +223,7 @@ function Standing({
           fontSize={12}
           fill={INK}
         >
-          {labelOf(on.opening)}
+          {on.opening.label}
         </SvgText>
       )}
     </G>

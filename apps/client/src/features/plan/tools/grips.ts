@@ -11,7 +11,7 @@ import {
   dot,
   faceBehind,
   faceByKey,
-  floorContains,
+  surfaceContains,
   headingAt,
   offOf,
   pointAt,
@@ -96,7 +96,7 @@ export function gripAt(floor: DerivedFloor, selection: Selection, hit: Hit, at: 
     if (room && distance(at, room.label) <= 1.6 * reach) return { kind: 'label', room: selection.id };
   }
   if (selection.kind === 'rooms') {
-    const inside = floor.rooms.some((r) => selection.ids.includes(r.room.id) && floorContains(r.outline.rings, at));
+    const inside = floor.rooms.some((r) => selection.ids.includes(r.room.id) && surfaceContains(r.outline.rings, at));
     if (inside) return { kind: 'rooms', ids: selection.ids };
   }
   return { kind: 'sheet' };

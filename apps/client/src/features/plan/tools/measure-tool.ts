@@ -6,7 +6,7 @@ import {
   distance,
   faceAt,
   faceByKey,
-  floorContains,
+  surfaceContains,
   nearestAlong,
   pointAt,
   valueOnPlan,
@@ -50,7 +50,7 @@ export function readingFor(floor: DerivedFloor, place: Place | null): ReadingPro
 
 /** The height under the slope over a point of a room's floor, about to be typed; null where there is no floor. */
 function heightAt(floor: DerivedFloor, at: Point): HeightProposal | null {
-  const room = floor.rooms.find(({ outline }) => floorContains(outline.rings, at));
+  const room = floor.rooms.find(({ outline }) => surfaceContains(outline.rings, at));
   if (!room) return null;
   const id = room.room.id;
   const before = floor.heights.find((each) => each.room === id && each.at && distance(each.at, at) < 100);

@@ -16,7 +16,7 @@ import {
   ringsBox,
 } from '../geometry';
 import { type Face, type Network, type WallBody, bodiesOf, facesOf } from '../walls';
-import { floorContains, widest } from './label-point';
+import { surfaceContains, widest } from './label-point';
 import { type FaceRun, type RoomOutline, roomOutline } from './room-outline';
 
 /** A face with less floor than this is no room: 0.05 m², mm². */
@@ -27,31 +27,32 @@ export const NARROWEST_FLOOR = 200;
 /** Faces closer than this touch, mm. */
 const TOUCH = 0.2;
 
-export interface RoomFloor {
+/** What one walks on between walls: the floor of one room. A storey is called a floor (`Floor`) and has many. */
+export interface Surface {
   readonly face: Face;
   readonly outline: RoomOutline;
   /** The upright box round the floor, mm. */
   readonly box: Box;
 }
 
-const remembered = new WeakMap<Network, readonly RoomFloor[]>();
+const remembered = new WeakMap<Network, readonly Surface[]>();
 
 /**
  * The floors enclosed by walls. Where a wall of one room is drawn so close to another room that its body reaches
  * over, the wall is solid and the floor stops at it. Where that parts a floor, its pieces are floors of their own. A piece with hardly any floor, or
  * nowhere as wide as a person's foot, is not a room but a gap between walls (`cavitiesOf`).
  */
-export function floorsOf(network: Network): readonly RoomFloor[] {
-  let floors = remembered.get(network);
-  if (!floors) remembered.set(network, (floors = findFloors(network)));
-  return floors;
+export function surfacesOf(network: Network): readonly Surface[] {
+  let surfaces = remembered.get(network);
+  if (!surfaces) remembered.set(network, (surfaces = findSurfaces(network)));
+  return surfaces;
 }
 
-function findFloors(network: Network): RoomFloor[] {
+function findSurfaces(network: Network): Surface[] {
   const near = bodiesNear(network);
   return facesOf(network).flatMap((face) =>
     piecesOfOutline(cleared(roomOutline(network, face), near))
-      .filter(isFloor)
+      .filter(isSurface)
       .map((outline) => ({ face, outline, box: outlineBox(outline)! })),
   );
 }
@@ -86,7 +87,7 @@ const touches = ({ course }: FaceRun, rings: readonly Ring[]): boolean =>
 
 const sorts = new WeakMap<RoomOutline, boolean>();
 
-function isFloor(outline: RoomOutline): boolean {
+function isSurface(outline: RoomOutline): boolean {
   let is = sorts.get(outline);
   if (is === undefined) {
     const { rings, area } = outline;
@@ -178,10 +179,10 @@ function shrunk(ring: Ring): Ring {
 
 function reachesOver({ rings: body, box }: Core, outline: readonly Ring[]): boolean {
   const rings = outline.map(flattened);
-  if (body.some((ring) => ring.some((p) => floorContains(rings, p)))) return true;
+  if (body.some((ring) => ring.some((p) => surfaceContains(rings, p)))) return true;
   return rings.some((ring) =>
     ring.some((a, i) => {
-      if (isIn(box, a) && floorContains(body, a)) return true;
+      if (isIn(box, a) && surfaceContains(body, a)) return true;
       const b = ring[(i + 1) % ring.length]!;
       return body.some((core) => core.some((c, j) => properCrossing(a, b, c, core[(j + 1) % core.length]!)));
     }),
@@ -191,9 +192,9 @@ function reachesOver({ rings: body, box }: Core, outline: readonly Ring[]): bool
 const isIn = (box: Box, { x, y }: Point): boolean => x >= box.minX && x <= box.maxX && y >= box.minY && y <= box.maxY;
 
 /** The floor that a point lies on. */
-export function floorAt(floors: readonly RoomFloor[], { x, y }: Point): RoomFloor | undefined {
+export function surfaceAt(floors: readonly Surface[], { x, y }: Point): Surface | undefined {
   for (const floor of floors) {
-    if (isIn(floor.box, { x, y }) && floorContains(floor.outline.rings, { x, y })) return floor;
+    if (isIn(floor.box, { x, y }) && surfaceContains(floor.outline.rings, { x, y })) return floor;
   }
   return undefined;
 }
