@@ -23,6 +23,7 @@ import { ReadingsList } from './readings/ReadingsList';
 import { RoomCard } from './RoomCard';
 import { ScheduleList } from './schedule/ScheduleList';
 import { TapeStrip } from './strip/TapeStrip';
+import { partsOf } from './sketching/parts';
 import { planActions } from './plan-slice';
 import type { Offer, PlanState } from './plan-state';
 import { closeJob, openJob, openReadable } from './session';
@@ -107,14 +108,14 @@ function PhoneLayout() {
 
 /** On a phone, while something is drawn and not kept yet: its sizes, what can be done with it, and the pad. */
 function DrawingFoot() {
-  const kind = useAppSelector((state) => state.plan.proposal?.kind);
+  const options = useAppSelector(({ plan: { proposal } }) => proposal !== null && partsOf(proposal).options);
   const field = useAppSelector((state) => state.plan.pad.field);
   const closing = useAppSelector((state) => state.plan.proposal?.kind === 'walk' && state.plan.proposal.closing);
   const dragging = useAppSelector((state) => state.view.finger !== null);
   if (closing) return <WalkClosing />;
   return (
     <View>
-      {kind !== 'path' && kind !== 'reading' && kind !== 'height' && kind !== 'marks' && <ToolOptions />}
+      {options && <ToolOptions />}
       <MarksWords />
       <FieldBar />
       {field && !dragging && <NumberPad />}

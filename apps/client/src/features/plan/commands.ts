@@ -8,11 +8,12 @@ import { houseBox, selectFace, selectFloor, selectRoom, selectTyped, selectTyped
 import { nextAlong } from './openings/reading-along';
 import { sayMisclosure } from './readings/say';
 import { likelierThanTyped } from './readings/unlikely';
-import { backOneCorner, dropProposal, finishProposal, takeTyped } from './sketching/commands';
-import { chooseLine, startWalk } from './sketching/walk-commands';
+import { escapeFrom, finishProposal, takeTyped } from './sketching/hands';
+import { startWalk } from './sketching/walk-commands';
 import { drawsBeside } from './tool-names';
 import { removeChosen } from './underlay/commands';
 import { offerRescale } from './underlay/rescale';
+import { timed } from './timed';
 import { viewActions } from './view-slice';
 import { ROOM_BESIDE } from './viewport';
 
@@ -44,7 +45,7 @@ export const enter: Command = (dispatch, getState) => {
   const intent = selectTypedIntent(state);
   if (!intent) return;
   const { field } = state.plan.pad;
-  if (!dispatch(edit(intent)).ok) return;
+  if (!dispatch(edit(timed(intent))).ok) return;
   dispatch(planActions.readTaken(state.plan.pad.text.trim()));
   if (intent.kind === 'tapeLength') {
     const { from, to, across, along = 'inside' } = intent;
@@ -170,9 +171,7 @@ export const pushPart: Command = (dispatch) => {
 export const backOut: Command = (dispatch, getState) => {
   const { pad, selection, tool, naming, proposal } = getState().plan;
   if (pad.text !== '') dispatch(planActions.typed(''));
-  else if (proposal?.kind === 'path' && tool === 'corners') dispatch(backOneCorner);
-  else if (proposal?.kind === 'walk' && (proposal.closing || proposal.line !== null)) dispatch(chooseLine(null));
-  else if (proposal) dispatch(dropProposal);
+  else if (proposal) dispatch(escapeFrom(proposal, tool));
   else if (getState().plan.panel) dispatch(planActions.panelShown(null));
   else if (getState().plan.readingAlong) dispatch(planActions.readAlong(null));
   else if (naming) dispatch(planActions.naming(null));

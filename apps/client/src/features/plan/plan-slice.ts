@@ -14,7 +14,7 @@ import {
   emptyPad,
   initial,
 } from './plan-state';
-import { type Proposal, fieldsOf } from './sketching/proposal';
+import { type Proposal, fieldsOf, kindOf } from './sketching/proposal';
 
 const FIRST_FIELD: Record<Selection['kind'], Field | null> = {
   nothing: null,
@@ -92,13 +92,8 @@ const slice = createSlice({
       Object.assign(state.choices, payload);
       if (payload.instrument) state.pad.instrument = payload.instrument;
       // what is being drawn follows
-      const { proposal } = state;
-      if (proposal?.kind === 'bump' && payload.bump) {
-        proposal.shape = payload.bump;
-        if (payload.bump === 'breast') proposal.depth = -Math.abs(proposal.depth);
-      }
-      if (proposal?.kind === 'shape' && payload.shape) proposal.shape = payload.shape;
-      if (proposal?.kind === 'path' && payload.chalk !== undefined) proposal.chalk = payload.chalk;
+      const { proposal } = state as PlanState;
+      if (proposal) Object.assign(state, { proposal: kindOf(proposal).chosen?.(proposal, payload) ?? proposal });
     },
     proposed: (state, { payload }: PayloadAction<Proposal | null>) => {
       const had = state.proposal;

@@ -27,7 +27,10 @@ import {
 } from '@velvet-tape/core';
 import type { RootState } from '../../store/store';
 import type { Field } from './plan-state';
-import { type Proposal, type ProposalField, intentOf, withTyped } from './sketching/proposal';
+import { type Proposal, intentOf, kindOf, withTyped } from './sketching/proposal';
+import type { ProposalField } from './sketching/proposal-kind';
+import { selectTracing } from './underlay/seen';
+import { onPicture, tracedIntent } from './underlay/trace';
 
 export const selectPlan = (state: RootState): Plan | null => state.plan.plan;
 const selectFloorId = (state: RootState) => state.plan.floor;
@@ -70,7 +73,7 @@ export const selectTyped = createSelector(
     if (field === 'turn') return parseTurn(text);
     if (field === 'glazing') return parseShare(text, 'Glass is 0 to 100 % of an opening.');
     if (field === 'angle') return parseAngle(text, 0, 180, 'A leaf opens by 0 to 180 degrees.');
-    if (proposal?.kind === 'reading' && proposal.place?.kind === 'angle')
+    if (proposal && kindOf(proposal).angle?.(proposal))
       return parseAngle(text, 0.1, 359.9, 'An angle is a number of degrees, like 87.5.');
     const entry = entryUnit(field, plan.job.units);
     if (MAY_BE_ZERO.includes(field) && /^0*[.,]?0*$/.test(text.trim())) return { ok: true, value: 0, unit: entry };
@@ -97,15 +100,29 @@ export const selectProposal = createSelector(
   },
 );
 
+/** How far off a line of the picture what is drawn freely may be to be on it, px. */
+const REACH_OF_LINES = 14;
+
+/** What keeping the proposal would do, traced off the picture under it; null while there is nothing to keep. It is shown and kept by this one. */
+export const selectProposalIntent = createSelector(
+  [selectProposal, selectFloor, selectTracing, (state: RootState) => state.view.view.scale],
+  (proposal, floor, tracing, scale): Intent | null => {
+    const drawn = proposal && floor && intentOf(proposal, floor);
+    if (!drawn) return null;
+    const freely = kindOf(proposal).freely;
+    return tracedIntent(freely ? onPicture(drawn, tracing, REACH_OF_LINES / scale) : drawn, tracing);
+  },
+);
+
 /** The plan as it would be with the proposal kept, or why it can't be kept. */
-export const selectProposed = createSelector([selectPlan, selectProposal, selectFloorId], (plan, proposal, floor) => {
-  // what is marked on a picture is looked at on the picture as it lies
-  if (!plan || !proposal || proposal.kind === 'marks') return null;
-  const intent = intentOf(proposal, deriveFloor(plan, floor));
-  if (!intent) return null;
-  const result = applyEdit(plan, intent, 'proposal');
-  return result.ok ? { plan: result.plan, reason: null } : { plan: null, reason: result.reason };
-});
+export const selectProposed = createSelector(
+  [selectPlan, selectProposal, selectProposalIntent],
+  (plan, proposal, intent) => {
+    if (!plan || !proposal || !intent || kindOf(proposal).unseen) return null;
+    const result = applyEdit(plan, intent, 'proposal');
+    return result.ok ? { plan: result.plan, reason: null } : { plan: null, reason: result.reason };
+  },
+);
 
 const selectPreview = (state: RootState) => state.plan.preview;
 
@@ -213,8 +230,14 @@ export const selectTypedIntent = createSelector(
   (typed, pad, face, on, room, standing, lean, floor, selection, { along }, spot): Intent | null => {
     if (!typed?.ok) return null;
     const mm = typed.value;
-    const time = new Date().toISOString();
-    const read: Value = { value: mm, text: pad.text.trim(), unit: unitRead(typed), instrument: pad.instrument, time };
+    // when it is read is told when it is taken
+    const read: Value = {
+      value: mm,
+      text: pad.text.trim(),
+      unit: unitRead(typed),
+      instrument: pad.instrument,
+      time: '',
+    };
     if (standing) return solidIntent(standing.solid.id, pad.field!, mm, lean?.face.key ?? null);
     if (pad.field === 'turn' && selection.kind === 'rooms') return null;
     switch (pad.field) {

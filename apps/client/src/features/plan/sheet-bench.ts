@@ -6,7 +6,7 @@ import { selectFloor } from './selectors';
 import { takeSeenAt } from './underlay/find-commands';
 import { seenUnderlay } from './underlay/seen';
 import { selectTraced } from './underlay/selectors';
-import { keepProposal, roomDrawn } from './sketching/commands';
+import { keepProposal, roomDrawn } from './sketching/keep';
 import type { Bench } from './tools/tool';
 import { viewActions } from './view-slice';
 

@@ -6,11 +6,9 @@ import { addOpening, flip } from './openings/commands';
 import { planActions } from './plan-slice';
 import type { ToolName } from './plan-state';
 import { nudge, nudgeStep } from './rooms-commands';
-import { aim, backOneCorner, startHere } from './sketching/commands';
-import { TURNS } from './sketching/walk';
-import { removeLine, turnWalk } from './sketching/walk-commands';
+import { startHere } from './sketching/commands';
+import { arrowOn, backspaceOn } from './sketching/hands';
 import { TOOL_WORDS } from './tool-names';
-import { forgetMark, nudgeMark } from './underlay/commands';
 import { viewActions } from './view-slice';
 
 /** How far the arrow keys move the sheet, px. */
@@ -43,6 +41,7 @@ export function useShortcuts(): void {
     function shortcut(event: KeyboardEvent, types: boolean): (() => void) | null {
       const { key } = event;
       const { pad, proposal, tool } = store.getState().plan;
+      const back = backspaceOn(proposal);
       if (event.ctrlKey || event.metaKey) {
         if (key.toLowerCase() === 'z')
           return () => dispatch(event.shiftKey ? planActions.redone() : planActions.undone());
@@ -57,9 +56,7 @@ export function useShortcuts(): void {
           if (!proposal && DRAWS_FROM_KEYS.includes(tool)) return () => dispatch(startHere);
           return () => dispatch(enter);
         case 'Backspace':
-          if (pad.text === '' && proposal?.kind === 'path') return () => dispatch(backOneCorner);
-          if (pad.text === '' && proposal?.kind === 'walk') return () => dispatch(removeLine);
-          if (pad.text === '' && proposal?.kind === 'marks') return () => dispatch(forgetMark);
+          if (pad.text === '' && back) return () => dispatch(back);
           return () => dispatch(planActions.typed(pad.text.slice(0, -1)));
         case 'Delete':
           return () => dispatch(remove);
@@ -106,17 +103,9 @@ export function useShortcuts(): void {
     /** The leg being drawn, what is chosen, or the sheet goes this way. */
     function arrowed(x: number, y: number, event: KeyboardEvent): void {
       const { proposal, plan } = store.getState().plan;
-      if (proposal?.kind === 'path') {
-        dispatch(aim({ x, y }));
-        return;
-      }
-      if (proposal?.kind === 'marks' && proposal.marks.length > 0) {
-        const by = event.shiftKey ? 10 : 1;
-        dispatch(nudgeMark(x * by, y * by));
-        return;
-      }
-      if (proposal?.kind === 'walk') {
-        if (y <= 0) dispatch(turnWalk(x < 0 ? TURNS.left : x > 0 ? TURNS.right : TURNS['straight on']));
+      const own = arrowOn(proposal, x, y, event.shiftKey);
+      if (own) {
+        dispatch(own);
         return;
       }
       const step = nudgeStep(plan?.job.units ?? 'metric', event);

@@ -8,6 +8,7 @@ import { useDropTarget } from './openings/drop-targets';
 import type { ToolName } from './plan-state';
 import { houseBox, selectFace, selectFloor } from './selectors';
 import { sheetBench } from './sheet-bench';
+import { kindOf } from './sketching/proposal';
 import { viewOfWalk } from './sketching/walk-commands';
 import { boxTool } from './tools/box-tool';
 import { bumpTool } from './tools/bump-tool';
@@ -45,9 +46,8 @@ const TOOLS: Record<ToolName, (bench: Bench) => Tool> = {
   underlay: underlayTool,
 };
 
-/** What is being drawn stays under the finger when the sheet gets another size; of what is being measured both ends are shown. */
-const isDrawn = ({ plan: { proposal } }: RootState): boolean =>
-  proposal !== null && proposal.kind !== 'reading' && proposal.kind !== 'walk';
+/** What is being drawn stays under the finger when the sheet gets another size, unless it is to be seen whole. */
+const isDrawn = ({ plan: { proposal } }: RootState): boolean => proposal !== null && !kindOf(proposal).whole;
 
 /** On a sheet lower than this, px, only the chosen wall can be looked at. */
 const LOW = 200;

@@ -30,7 +30,7 @@ import { likelierThanTyped } from '../readings/unlikely';
 import { WalkTurns } from '../walk/WalkTurns';
 import { Actions } from './Actions';
 import { HowRead } from './HowRead';
-import { ProposalActions, ProposalEnd } from './ProposalActions';
+import { ProposalActions, ProposalEnd } from '../sketching/parts';
 import { type FieldShown, useFields } from './use-fields';
 
 /** A label of more letters than this is set smaller. */

@@ -9,7 +9,6 @@ import {
   lengthToSay,
   formatLength,
   formatSize,
-  placeInWords,
   roughly,
 } from '@velvet-tape/core';
 import { useAppSelector } from '../../../store/store';
@@ -24,7 +23,7 @@ import {
   selectRoom,
   selectSolid,
 } from '../selectors';
-import { type Proposal, fieldsOf, valueOf } from '../sketching/proposal';
+import { type Proposal, kindOf } from '../sketching/proposal';
 
 export interface FieldShown {
   readonly name: Field;
@@ -134,13 +133,12 @@ function openingFields(
 }
 
 function proposalFields(proposal: Proposal, long: (mm: number) => string): FieldShown[] {
-  return fieldsOf(proposal).map((name) => {
-    const value = valueOf(proposal, name);
-    const place = proposal.kind === 'reading' ? proposal.place : null;
-    const degrees = place?.kind === 'angle' && value !== null && `${value.toFixed(1)}°`;
-    const shown = value === null ? '–' : name === 'turn' ? turnOf(value) : degrees || long(value);
-    const label = place ? capital(placeInWords(place)) : proposal.kind === 'height' ? 'Height here' : LABEL[name];
-    return { name, label, value: shown };
+  const kind = kindOf(proposal);
+  return kind.fields(proposal).map((name) => {
+    const value = kind.value(proposal, name);
+    const shown = () =>
+      kind.angle?.(proposal) ? `${value!.toFixed(1)}°` : name === 'turn' ? turnOf(value!) : long(value!);
+    return { name, label: kind.label?.(proposal, name) ?? LABEL[name], value: value === null ? '–' : shown() };
   });
 }
 

@@ -2,19 +2,11 @@ import { type DerivedFloor } from '@velvet-tape/core';
 import { G } from '../../../ui/svg';
 import type { HouseColours } from '../../../ui/theme';
 import { useAppSelector } from '../../../store/store';
-import {
-  selectCorner,
-  selectFace,
-  selectGhost,
-  selectOpening,
-  selectProposal,
-  selectRoom,
-  selectSolid,
-} from '../selectors';
+import { selectCorner, selectFace, selectGhost, selectOpening, selectRoom, selectSolid } from '../selectors';
 import { CheckMarks } from './CheckMarks';
 import { GhostMarks } from './GhostMarks';
 import { CornerDot, Ends, FaceMark, OpeningMark, RoomMark, SolidMark } from './SelectionMarks';
-import { MisclosureMarks, Pins, ReadingBeingTaken } from './ReadingMarks';
+import { MisclosureMarks, Pins } from './ReadingMarks';
 import { tipOf } from '../tools/grips';
 import { UnderlayMarks } from '../underlay/MarksOnSheet';
 import { SketchMarks } from './SketchMarks';
@@ -37,7 +29,6 @@ export function Overlay({ floor, colours, px, reach }: Props) {
   const standing = useAppSelector(selectSolid);
   const after = useAppSelector(selectGhost)?.floor ?? null;
   const moves = useAppSelector((state) => (state.plan.pad.field === 'length' ? state.plan.pad.moves : null));
-  const proposal = useAppSelector(selectProposal);
   const paint = { colours, px };
   const corner = useAppSelector(selectCorner);
   return (
@@ -56,9 +47,8 @@ export function Overlay({ floor, colours, px, reach }: Props) {
       <CheckMarks {...paint} />
       <MisclosureMarks {...paint} />
       <Pins floor={floor} {...paint} />
-      {proposal?.kind === 'reading' && <ReadingBeingTaken proposal={proposal} floor={floor} {...paint} />}
       <UnderlayMarks {...paint} />
-      <SketchMarks {...paint} units={floor.plan.job.units} />
+      <SketchMarks {...paint} floor={floor} />
     </G>
   );
 }

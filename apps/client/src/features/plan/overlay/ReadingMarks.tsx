@@ -18,7 +18,7 @@ import { Circle, G, Path } from '../../../ui/svg';
 import type { HouseColours } from '../../../ui/theme';
 import { useMisclosures } from '../readings/use-misclosures';
 import { selectFloor } from '../selectors';
-import type { ReadingProposal } from '../sketching/proposal';
+import type { ReadingProposal } from '../sketching/reading';
 import { HaloText } from './HaloText';
 import { CornerDot } from './SelectionMarks';
 

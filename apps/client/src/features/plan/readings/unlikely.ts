@@ -1,9 +1,10 @@
-import { type Measured, type Place, isAlong, likelier } from '@velvet-tape/core';
+import { type Measured, likelier } from '@velvet-tape/core';
 import { createSelector } from '@reduxjs/toolkit';
 import type { RootState } from '../../../store/store';
 import type { Field } from '../plan-state';
 import { selectFace, selectOpening, selectTyped } from '../selectors';
-import type { Proposal } from '../sketching/proposal';
+import { type Proposal, kindOf } from '../sketching/proposal';
+import type { ProposalField } from '../sketching/proposal-kind';
 
 /** What a field measures, and how much there is room for, mm; null where any size is as likely as another. */
 interface Sort {
@@ -30,30 +31,8 @@ export const likelierThanTyped = createSelector(
 );
 
 function ofProposal(field: Field, proposal: Proposal): Sort | null {
-  switch (field) {
-    case 'width':
-      return { measured: proposal.kind === 'bump' ? 'depth' : 'wall' };
-    case 'leg':
-      return { measured: 'wall' };
-    case 'depth':
-      return { measured: proposal.kind === 'box' || proposal.kind === 'shape' ? 'wall' : 'depth' };
-    case 'bow':
-    case 'splay':
-      return { measured: 'bow' };
-    case 'left':
-      return { measured: 'place' };
-    case 'reading':
-      if (proposal.kind === 'height') return { measured: 'ceiling' };
-      return proposal.kind === 'reading' && proposal.place ? ofPlace(proposal.place) : null;
-    default:
-      return null;
-  }
-}
-
-function ofPlace(place: Place): Sort | null {
-  if (place.kind === 'angle') return null;
-  if (place.kind === 'thickness') return { measured: 'thickness' };
-  return { measured: isAlong(place) && place.kind !== 'sagitta' && place.kind !== 'radius' ? 'wall' : 'across' };
+  const measured = kindOf(proposal).measures(proposal, field as ProposalField);
+  return measured && { measured };
 }
 
 function ofChosen(

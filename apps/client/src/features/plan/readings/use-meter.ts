@@ -7,7 +7,7 @@ import { spotLength } from '../openings/reading-along';
 import { planActions } from '../plan-slice';
 import type { Field } from '../plan-state';
 import { selectFace, selectGapSpot } from '../selectors';
-import { type WalkProposal, cornersOfWalk } from '../sketching/walk';
+import { kindOf } from '../sketching/proposal';
 
 /** Does what is typed into the field come from a meter too? */
 export const isShot = (field: Field | null): boolean =>
@@ -16,29 +16,13 @@ export const isShot = (field: Field | null): boolean =>
 /** What the beam would be aimed at: what the waiting field measures, as it is on the plan. */
 function aimed(state: RootState): number | null {
   const { pad, proposal } = state.plan;
-  if (proposal?.kind === 'reading') return proposal.place?.kind === 'angle' ? null : proposal.now;
-  if (proposal?.kind === 'walk') return aheadInWalk(proposal);
-  if (proposal?.kind === 'height') return proposal.now ?? 2000;
+  if (proposal) return kindOf(proposal).aimed?.(proposal) ?? null;
   const face = selectFace(state);
   const spot = selectGapSpot(state);
   if (face && spot) return spotLength(face, spot);
   if (!face || pad.field !== 'length') return null;
   return face.bulge === 0 ? face.length : distance(face.a, face.b);
 }
-
-/**
- * A walk has no plan to measure on: the simulated room goes on until a wall back along the first ones ends where they began, as in a room with
- * right angles, else for a few metres.
- */
-function aheadInWalk(walk: WalkProposal): number {
-  if (walk.line !== null) return walk.lines[walk.line]!.length.value;
-  const corners = cornersOfWalk({ ...walk, lines: [...walk.lines, { ...ONE_METRE, turn: walk.turn }] });
-  const [first, from, to] = [corners[0]!, corners.at(-2)!, corners.at(-1)!];
-  const back = ((first.x - from.x) * (to.x - from.x) + (first.y - from.y) * (to.y - from.y)) / 1000;
-  return back > 300 ? back : 2400 + 365 * ((walk.lines.length * 7) % 5);
-}
-
-const ONE_METRE = { length: { value: 1000, text: '', unit: 'm' }, bow: null, out: true } as const;
 
 let meter: LaserMeter | null = null;
 

@@ -9,6 +9,7 @@ import {
   walkEnd,
   walkedCorners,
 } from '@velvet-tape/core';
+import type { ProposalKind } from './proposal-kind';
 
 /** How the walk turns out of one wall into the next, degrees clockwise; `read` when the angle was measured. */
 export interface Turn {
@@ -132,6 +133,30 @@ export function walkIntent(walk: WalkProposal, floor: string): Intent | null {
     lengths: lines.map(({ length }) => length),
     bows: lines.map(({ bow }) => bow),
     turns: lines.map(({ turn }, i) => (i === 0 ? null : turn.read)),
-    time: new Date().toISOString(),
+    time: '',
   };
 }
+
+/**
+ * A walk has no plan to measure on: the simulated room goes on until a wall back along the first ones ends where they began, as in a room with
+ * right angles, else for a few metres.
+ */
+function aheadInWalk(walk: WalkProposal): number {
+  if (walk.line !== null) return walk.lines[walk.line]!.length.value;
+  const corners = cornersOfWalk({ ...walk, lines: [...walk.lines, { ...ONE_METRE, turn: walk.turn }] });
+  const [first, from, to] = [corners[0]!, corners.at(-2)!, corners.at(-1)!];
+  const back = ((first.x - from.x) * (to.x - from.x) + (first.y - from.y) * (to.y - from.y)) / 1000;
+  return back > 300 ? back : 2400 + 365 * ((walk.lines.length * 7) % 5);
+}
+
+const ONE_METRE = { length: { value: 1000, text: '', unit: 'm' }, bow: null, out: true } as const;
+
+export const walkKind: ProposalKind<WalkProposal> = {
+  fields: ({ closing }) => (closing ? [] : ['leg', 'turn', 'bow']),
+  value: (walk, field) => walkValue(walk, field as WalkField),
+  typed: (walk, field, typed) => withWalked(walk, field as WalkField, typed),
+  intent: (walk, { floor }) => walkIntent(walk, floor),
+  measures: (_, field) => (field === 'leg' ? 'wall' : field === 'bow' ? 'bow' : null),
+  aimed: aheadInWalk,
+  whole: true,
+};

@@ -1,5 +1,5 @@
 import { type Point, type WallFace, alongOf, faceAt, faceByKey, offOf, pointAt } from '@velvet-tape/core';
-import type { BumpProposal } from '../sketching/proposal';
+import type { BumpProposal } from '../sketching/bump';
 import { type Bench, type Pointer, type Tool, isTap } from './tool';
 
 const WIDTH = 1200;

@@ -1,5 +1,5 @@
 import { type Point, distance, distanceToCourse } from '@velvet-tape/core';
-import { type PathProposal, headingOf, newPath, withCorner } from '../sketching/proposal';
+import { type PathProposal, headingOf, newPath, withCorner } from '../sketching/path';
 import { caught } from './snapping';
 import { type Bench, type Pointer, type Tool, isTap } from './tool';
 

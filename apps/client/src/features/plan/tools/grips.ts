@@ -20,7 +20,7 @@ import {
   swingsOf,
 } from '@velvet-tape/core';
 import type { Selection, ToolChoices } from '../plan-state';
-import type { BumpProposal } from '../sketching/proposal';
+import type { BumpProposal } from '../sketching/bump';
 
 /** What a drag with the Choose tool has hold of. */
 export type Grip =

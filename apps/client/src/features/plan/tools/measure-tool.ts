@@ -11,7 +11,8 @@ import {
   pointAt,
   valueOnPlan,
 } from '@velvet-tape/core';
-import type { HeightProposal, Picked, ReadingProposal } from '../sketching/proposal';
+import type { HeightProposal } from '../sketching/height';
+import type { Picked, ReadingProposal } from '../sketching/reading';
 import { type Bench, type Pointer, type Tool, tapTool } from './tool';
 
 /** Faces that differ by more than this have no distance between them: sin 15°. */

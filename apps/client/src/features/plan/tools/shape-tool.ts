@@ -1,5 +1,5 @@
 import { type Point, distance, turned } from '@velvet-tape/core';
-import type { ShapeProposal } from '../sketching/proposal';
+import type { ShapeProposal } from '../sketching/shape';
 import { caught } from './snapping';
 import { type Bench, type Pointer, type Tool, isTap } from './tool';
 

@@ -5,7 +5,7 @@ import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { FONTS, useColours } from '../../../ui/theme';
 import { selectProposal } from '../selectors';
-import { dropProposal } from '../sketching/commands';
+import { dropProposal } from '../sketching/keep';
 import { forgetDistance, forgetMark, keepMarks, nudgeMark, setMarks, slippedBy } from './commands';
 import { type MarksProposal, type Sides, WANTED, distancesOf, sidesOf } from './marks';
 import { markWords, placeWords, scaleWords } from './words';

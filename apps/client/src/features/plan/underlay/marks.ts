@@ -16,6 +16,7 @@ import {
   toHouse,
   toPicture,
 } from '@velvet-tape/core';
+import type { ProposalKind } from '../sketching/proposal-kind';
 
 /** What points are marked on a picture for. */
 export type MarksTask = 'scale' | 'level' | 'flatten' | 'place' | 'crop';
@@ -173,3 +174,20 @@ export function marksIntent(proposal: MarksProposal, plan: Plan): Intent | null 
       return null;
   }
 }
+
+export const marksKind: ProposalKind<MarksProposal> = {
+  fields: ({ task, marks, sides }) => {
+    if (task === 'flatten') return marks.length === 4 && sides === 'typed' ? ['width', 'depth'] : [];
+    return task === 'scale' && marks.length === 2 ? ['known'] : [];
+  },
+  value: ({ typed, width, depth }, field) =>
+    (field === 'known' ? typed : field === 'width' ? width : depth)?.value ?? null,
+  typed: (marks, field, typed) => {
+    if (field === 'known') return { ...marks, typed };
+    return field === 'width' ? { ...marks, width: typed } : { ...marks, depth: typed };
+  },
+  intent: (marks, { plan }) => marksIntent(marks, plan),
+  measures: (_, field) => (field === 'width' ? 'wall' : field === 'depth' ? 'depth' : null),
+  // what is marked on a picture is looked at on the picture as it lies
+  unseen: true,
+};

@@ -1,4 +1,5 @@
 import type { Grey, SeenUnderlay, TracedLine, Underlay } from '@velvet-tape/core';
+import { createSelector } from '@reduxjs/toolkit';
 import { workOn } from '../../../pictures/work';
 import type { RootState } from '../../../store/store';
 import { pictureOf } from '../../../sync/pictures';
@@ -26,10 +27,13 @@ export function seenUnderlay(underlay: Underlay | null): SeenUnderlay | null {
 }
 
 /** What walls that are drawn now are traced off; null where nothing lies under them, or tracing is off. */
-export function selectTracing(
-  state: RootState,
-): { line: TracedLine; underlay: Underlay; seen: SeenUnderlay | null } | null {
-  const { trace } = state.plan.choices;
-  const underlay = selectTraced(state);
-  return trace === 'off' || !underlay ? null : { line: trace, underlay, seen: seenUnderlay(underlay) };
-}
+export const selectTracing = createSelector(
+  [
+    (state: RootState) => state.plan.choices.trace,
+    selectTraced,
+    // lines that come ready are seen with the next thing that happens
+    (state: RootState) => greys.get(selectTraced(state)?.picture ?? ''),
+  ],
+  (line, underlay): { line: TracedLine; underlay: Underlay; seen: SeenUnderlay | null } | null =>
+    line === 'off' || !underlay ? null : { line, underlay, seen: seenUnderlay(underlay) },
+);

@@ -4,7 +4,7 @@ import { Icon, Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton } from '../../../ui/BarButton';
 import { useColours } from '../../../ui/theme';
-import { keepProposal } from '../sketching/commands';
+import { keepProposal } from '../sketching/keep';
 import { endOfWalk } from '../sketching/walk';
 import { chooseLine } from '../sketching/walk-commands';
 

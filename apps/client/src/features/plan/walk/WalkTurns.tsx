@@ -1,7 +1,7 @@
 import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { TURNS, bowedOther, turnOfLine } from '../sketching/walk';
-import { dropProposal } from '../sketching/commands';
+import { dropProposal } from '../sketching/keep';
 import { changeWalk, closeWalk, removeLine, turnWalk } from '../sketching/walk-commands';
 
 const WAYS = [

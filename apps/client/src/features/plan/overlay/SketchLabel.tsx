@@ -1,0 +1,34 @@
+import type { Point } from '@velvet-tape/core';
+import type { HouseColours } from '../../../ui/theme';
+import { HaloText } from './HaloText';
+
+export interface Paint {
+  colours: HouseColours;
+  /** mm of the house per screen pixel */
+  px: number;
+}
+
+/** A line is as thick on the screen at any scale. */
+export const THIN = { vectorEffect: 'non-scaling-stroke' } as const;
+
+/** A word or a figure at what is being drawn. */
+export function SketchLabel({
+  at,
+  text,
+  colours,
+  px,
+  soft = false,
+}: Paint & { at: Point; text: string; soft?: boolean }) {
+  return (
+    <HaloText
+      id="sketch-label"
+      at={{ x: at.x, y: at.y - 8 * px }}
+      text={text}
+      size={soft ? 13 : 16}
+      strong={!soft}
+      fill={soft ? colours.moss : colours.ink}
+      colours={colours}
+      px={px}
+    />
+  );
+}

@@ -1,0 +1,62 @@
+import type { Id } from '@velvet-tape/core';
+import type { AppDispatch, Command, RootState } from '../../../store/store';
+import { edit } from '../edit';
+import { sayMisclosure } from '../readings/say';
+import { planActions } from '../plan-slice';
+import { selectFloor, selectProposal, selectProposalIntent } from '../selectors';
+import { timed } from '../timed';
+import { keepWalk } from './kept-walk';
+import type { Named, Proposal } from './proposal';
+
+/** A room was drawn: the next thing is its name. */
+export const roomDrawn =
+  (id: string): Command =>
+  (dispatch) => {
+    dispatch(planActions.toolChosen('choose'));
+    dispatch(planActions.selected({ kind: 'room', id }));
+    dispatch(planActions.naming(id));
+  };
+
+/** What comes of it when one is kept that made no room, by kind. */
+const KEPT: { readonly [K in Proposal['kind']]?: (proposal: Named<K>, made: Id | null) => Command } = {
+  reading:
+    ({ place }) =>
+    (dispatch) =>
+      dispatch(sayMisclosure(place)),
+  bump: (_, made) => (dispatch) => {
+    dispatch(planActions.toolChosen('choose'));
+    if (made) dispatch(planActions.selected({ kind: 'solid', id: made }));
+  },
+};
+
+/** Keeps what is drawn; false when that is refused, with the reason said and nothing lost. */
+export const keepProposal = (dispatch: AppDispatch, getState: () => RootState): boolean => {
+  const proposal = selectProposal(getState());
+  const intent = selectProposalIntent(getState());
+  if (!proposal || !intent) return false;
+  const result = dispatch(edit(timed(intent)));
+  if (!result.ok) return false;
+  const { notice, tool } = getState().plan;
+  if ('read' in proposal && proposal.read) dispatch(planActions.readTaken(proposal.read.text));
+  if (proposal.kind === 'walk') keepWalk(getState().plan.jobId!, null);
+  dispatch(planActions.proposed(null));
+  const kept = KEPT[proposal.kind] as ((proposal: Proposal, made: Id | null) => Command) | undefined;
+  const rooms = selectFloor(getState())!.rooms;
+  if (result.made && rooms.some((room) => room.room.id === result.made)) dispatch(roomDrawn(result.made));
+  else if (kept) dispatch(kept(proposal, result.made));
+  else if (tool === 'divide') dispatch(planActions.toolChosen('divide'));
+  if (notice && !getState().plan.notice) dispatch(planActions.said(notice));
+  return true;
+};
+
+/** Drops what is drawn. A walk can be taken up again. */
+export const dropProposal: Command = (dispatch, getState) => {
+  const { proposal, jobId } = getState().plan;
+  dispatch(planActions.proposed(null));
+  if (proposal?.kind !== 'walk') return;
+  keepWalk(jobId!, null);
+  dispatch(planActions.toolChosen('choose'));
+  if (proposal.lines.length === 0) return;
+  const text = `The walk of ${proposal.lines.length} walls was dropped.`;
+  dispatch(planActions.said({ text, tone: 'said', offer: { kind: 'walk', walk: proposal } }));
+};
