@@ -1,5 +1,6 @@
 import { type Guide, type Intent, type Plan, applyEdit, deriveFloor, newPlan } from '@velvet-tape/core';
-import type { Selection, ToolChoices } from '../src/features/plan/plan-state';
+import type { Selection } from '../src/features/plan/plan-state';
+import type { ToolChoices } from '../src/features/plan/tool-choices';
 import { type Proposal, intentOf } from '../src/features/plan/sketching/proposal';
 import type { Bench, Pointer } from '../src/features/plan/tools/tool';
 

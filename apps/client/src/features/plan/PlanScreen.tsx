@@ -5,6 +5,7 @@ import { ActivityIndicator, Button, IconButton, Text } from 'react-native-paper'
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { FONTS, TOUCH, WIDE, useColours } from '../../ui/theme';
 import { Calm } from './Calm';
+import { footOf } from './chosen/parts';
 import { FieldBar } from './foot/FieldBar';
 import { NumberPad } from './foot/NumberPad';
 import { ToolOptions, Toolbar } from './foot/Toolbar';
@@ -55,7 +56,7 @@ export function PlanScreen({ id }: { id: string }) {
 
 function PhoneLayout() {
   const colours = useColours();
-  const selection = useAppSelector((state) => state.plan.selection);
+  const foot = useAppSelector((state) => footOf(state.plan.selection));
   const naming = useAppSelector((state) => state.plan.naming);
   const drawn = useAppSelector((state) => state.plan.proposal !== null);
   // while marks are set what is said about them stays; anything else gives way to the finger
@@ -81,11 +82,11 @@ function PhoneLayout() {
         <Naming room={naming} />
       ) : drawn && !dragging ? (
         <DrawingFoot />
-      ) : selection.kind === 'nothing' ? (
+      ) : foot === 'tools' ? (
         <Toolbar wide={false} />
-      ) : selection.kind === 'room' || selection.kind === 'rooms' || selection.kind === 'corner' ? (
+      ) : foot === 'room' ? (
         <RoomFoot />
-      ) : selection.kind === 'underlay' ? (
+      ) : foot === 'picture' ? (
         <View>
           <CloseBar />
           <UnderlayPanel />

@@ -1,17 +1,16 @@
 import { type WallFace, faceByKey, isRead, middle } from '@velvet-tape/core';
 import type { Command } from '../../store/store';
+import { enterOn, selectTypedIntent, stepBack } from './chosen/kinds';
 import { edit } from './edit';
 import { planActions } from './plan-slice';
-import type { Selection, ToolName } from './plan-state';
-import { transform } from './rooms-commands';
-import { houseBox, selectFace, selectFloor, selectRoom, selectTyped, selectTypedIntent } from './selectors';
+import type { ToolName } from './plan-state';
+import { houseBox, selectFace, selectFloor, selectRoom, selectTyped } from './selectors';
 import { nextAlong } from './openings/reading-along';
 import { sayMisclosure } from './readings/say';
 import { likelierThanTyped } from './readings/unlikely';
 import { escapeFrom, finishProposal, takeTyped } from './sketching/hands';
 import { startWalk } from './sketching/walk-commands';
 import { drawsBeside } from './tool-names';
-import { removeChosen } from './underlay/commands';
 import { offerRescale } from './underlay/rescale';
 import { timed } from './timed';
 import { viewActions } from './view-slice';
@@ -38,8 +37,9 @@ export const enter: Command = (dispatch, getState) => {
     dispatch(takeTyped);
     return;
   }
-  if (selection.kind === 'rooms') {
-    dispatch(transform({ turn: typed.value }));
+  const own = enterOn(selection, typed.value);
+  if (own) {
+    dispatch(own);
     return;
   }
   const intent = selectTypedIntent(state);
@@ -102,37 +102,6 @@ export const goToWall =
     dispatch(viewActions.shown(middle(face.a, face.b)));
   };
 
-/** Takes away what is selected: an opening, a solid, a corner, or a wall. */
-export const remove: Command = (dispatch, getState) => {
-  const { selection, floor } = getState().plan;
-  const then = (next: Selection) => dispatch(planActions.selected(next));
-  switch (selection.kind) {
-    case 'opening':
-      if (dispatch(edit({ kind: 'removeOpening', opening: selection.id })).ok)
-        then({ kind: 'wall', face: selection.face });
-      return;
-    case 'solid':
-      if (dispatch(edit({ kind: 'removeSolid', solid: selection.id })).ok) then({ kind: 'nothing' });
-      return;
-    case 'corner':
-      if (dispatch(edit({ kind: 'removeCorner', floor, corner: selection.id })).ok) then({ kind: 'nothing' });
-      return;
-    case 'underlay':
-      dispatch(removeChosen);
-      return;
-    case 'wall': {
-      const result = dispatch(edit({ kind: 'removeWall', floor, face: selection.face }));
-      const { notice } = getState().plan;
-      if (!result.ok) return;
-      then({ kind: 'nothing' });
-      if (notice) dispatch(planActions.said(notice));
-      return;
-    }
-    default:
-      return;
-  }
-};
-
 export const loosen: Command = (dispatch, getState) => {
   const reading = selectFace(getState())?.reading;
   if (reading) dispatch(edit({ kind: 'loosenReading', reading: reading.id }));
@@ -175,7 +144,6 @@ export const backOut: Command = (dispatch, getState) => {
   else if (getState().plan.panel) dispatch(planActions.panelShown(null));
   else if (getState().plan.readingAlong) dispatch(planActions.readAlong(null));
   else if (naming) dispatch(planActions.naming(null));
-  else if (selection.kind === 'opening') dispatch(planActions.selected({ kind: 'wall', face: selection.face }));
-  else if (selection.kind !== 'nothing') dispatch(planActions.selected({ kind: 'nothing' }));
+  else if (selection.kind !== 'nothing') dispatch(stepBack);
   else if (tool !== 'choose') dispatch(takeTool('choose'));
 };

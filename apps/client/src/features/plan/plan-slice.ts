@@ -5,7 +5,6 @@ import type { SyncState } from '../../sync/engine';
 import {
   type Selection,
   type ToolName,
-  type ToolChoices,
   type Field,
   type Panel,
   type ReadingAlong,
@@ -14,6 +13,7 @@ import {
   emptyPad,
   initial,
 } from './plan-state';
+import type { ToolChoices } from './tool-choices';
 import { type Proposal, fieldsOf, kindOf } from './sketching/proposal';
 
 const FIRST_FIELD: Record<Selection['kind'], Field | null> = {

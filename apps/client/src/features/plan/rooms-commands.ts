@@ -1,8 +1,8 @@
-import { type Motion, type RoomColour, type WallFace, MM_PER_INCH, ringsBox, rightOf } from '@velvet-tape/core';
-import type { AppDispatch, Command, RootState } from '../../store/store';
+import { type Motion, type RoomColour, MM_PER_INCH, ringsBox } from '@velvet-tape/core';
+import type { Command, RootState } from '../../store/store';
 import { edit } from './edit';
 import { planActions } from './plan-slice';
-import { selectFace, selectFloor, selectOpening, selectRoom, selectSolid, selectLean } from './selectors';
+import { selectFace, selectFloor, selectRoom } from './selectors';
 
 /** The rooms that are chosen, one or several. */
 function chosenRooms(state: RootState): readonly string[] {
@@ -87,69 +87,4 @@ export function nudgeStep(units: 'metric' | 'imperial', keys: { shiftKey: boolea
   const step = units === 'metric' ? 10 : MM_PER_INCH;
   if (keys.altKey) return units === 'metric' ? 1 : MM_PER_INCH / 8;
   return keys.shiftKey ? 10 * step : step;
-}
-
-/** Moves what is chosen by (dx, dy) mm on the sheet; what stands on a wall moves along it. False when nothing is. */
-export const nudge =
-  (dx: number, dy: number) =>
-  (dispatch: AppDispatch, getState: () => RootState): boolean => {
-    const state = getState();
-    const { selection, floor, choices } = state.plan;
-    switch (selection.kind) {
-      case 'wall': {
-        const face = selectFace(state);
-        if (!face) return false;
-        const inward = rightOf(face.d);
-        const by = Math.abs(inward.x) > Math.abs(inward.y) ? dx * Math.sign(inward.x) : dy * Math.sign(inward.y);
-        // along the wall there is nowhere to go
-        if (by !== 0) dispatch(edit({ kind: 'moveWall', floor, face: face.key, by, neighbours: choices.neighbours }));
-        return true;
-      }
-      case 'corner': {
-        const at = selectFloor(state)?.network.corners.get(selection.id);
-        if (at) dispatch(edit({ kind: 'moveCorner', floor, corner: selection.id, to: { x: at.x + dx, y: at.y + dy } }));
-        return true;
-      }
-      case 'rooms':
-        dispatch(transform({ dx, dy }));
-        return true;
-      case 'opening': {
-        const face = selectFace(state);
-        const on = selectOpening(state);
-        if (face && on)
-          dispatch(
-            edit({
-              kind: 'changeOpening',
-              floor,
-              opening: selection.id,
-              place: placeAlong(face, on.from, on.to, dx, dy),
-            }),
-          );
-        return true;
-      }
-      case 'solid': {
-        const stand = selectSolid(state)?.solid.stand;
-        const lean = selectLean(state);
-        if (stand?.kind === 'free')
-          dispatch(edit({ kind: 'changeSolid', solid: selection.id, to: { x: stand.x + dx, y: stand.y + dy } }));
-        else if (lean)
-          dispatch(
-            edit({
-              kind: 'changeSolid',
-              solid: selection.id,
-              place: placeAlong(lean.face, lean.from, lean.to, dx, dy),
-            }),
-          );
-        return true;
-      }
-      default:
-        return false;
-    }
-  };
-
-/** Moved along its wall, to the right as seen from the room for the right and up keys. */
-function placeAlong(face: WallFace, from: number, to: number, dx: number, dy: number) {
-  const by = dx !== 0 ? dx : -dy;
-  const offset = Math.min(Math.max(0, from + by), Math.max(0, face.length - (to - from)));
-  return { face: face.key, end: 'left' as const, offset };
 }

@@ -6,7 +6,6 @@ import {
   type Intent,
   type LengthUnit,
   type TypedLength,
-  type Opening,
   type Plan,
   type Value,
   type WallFace,
@@ -83,7 +82,7 @@ export const selectTyped = createSelector(
 );
 
 /** A share is no reading. */
-const unitRead = ({ unit }: Extract<Quantity, { ok: true }>): Value['unit'] => (unit === '%' ? 'm' : unit);
+export const unitRead = ({ unit }: Extract<Quantity, { ok: true }>): Value['unit'] => (unit === '%' ? 'm' : unit);
 
 /** What is drawn but not kept, with the size that is being typed. */
 export const selectProposal = createSelector(
@@ -209,129 +208,3 @@ export const selectLean = createSelector([selectShownFloor, selectSolid], (floor
   const from = alongOf(face.course, standing.ring[0]!);
   return { face, from, to: from + standing.solid.width };
 });
-
-const selectChoices = (state: RootState) => state.plan.choices;
-
-/** What Enter would do with what is typed. */
-export const selectTypedIntent = createSelector(
-  [
-    selectTyped,
-    selectPad,
-    selectFace,
-    selectOpening,
-    selectRoom,
-    selectSolid,
-    selectLean,
-    selectFloorId,
-    selectSelection,
-    selectChoices,
-    selectGapSpot,
-  ],
-  (typed, pad, face, on, room, standing, lean, floor, selection, { along }, spot): Intent | null => {
-    if (!typed?.ok) return null;
-    const mm = typed.value;
-    // when it is read is told when it is taken
-    const read: Value = {
-      value: mm,
-      text: pad.text.trim(),
-      unit: unitRead(typed),
-      instrument: pad.instrument,
-      time: '',
-    };
-    if (standing) return solidIntent(standing.solid.id, pad.field!, mm, lean?.face.key ?? null);
-    if (pad.field === 'turn' && selection.kind === 'rooms') return null;
-    switch (pad.field) {
-      case 'length':
-        if (!face) return null;
-        return {
-          kind: 'tapeLength',
-          floor,
-          from: face.from,
-          to: face.to,
-          across: face.bulge !== 0,
-          along,
-          ...read,
-          moves: pad.moves,
-        };
-      case 'thickness': {
-        const { scope, grow } = pad;
-        return face && { kind: 'setThickness', floor, face: face.key, thickness: mm, scope, grow, read };
-      }
-      case 'sagitta':
-      case 'radius':
-      case 'arc': {
-        const by = pad.field === 'arc' ? 'length' : pad.field;
-        const way = face && face.bulge < 0 ? 'in' : 'out';
-        return face && { kind: 'bendWall', floor, face: face.key, by, value: mm, way, read };
-      }
-      case 'ceiling':
-        return (
-          room && {
-            kind: 'setCeilingHeight',
-            room: room.room.id,
-            height: mm,
-            scope: pad.scope === 'all' ? 'all' : 'room',
-            read,
-          }
-        );
-      case 'left':
-      case 'right':
-        return (
-          face &&
-          on && {
-            kind: 'changeOpening',
-            floor,
-            opening: on.opening.id,
-            place: { face: face.key, end: pad.field, offset: mm },
-          }
-        );
-      case 'gap':
-        return face && spot && { kind: 'readGap', floor, from: face.from, to: face.to, a: spot.a, b: spot.b, read };
-      case 'width':
-      case 'height':
-      case 'sill':
-        return on && { ...changeOf(on.opening, floor, pad.scope), [pad.field]: mm };
-      case 'head':
-        return on && { ...changeOf(on.opening, floor, pad.scope), height: mm - on.opening.sill };
-      case 'depth':
-        // nothing: as deep as the wall is thick
-        return on && { kind: 'changeType', type: on.opening.type, change: { depth: mm > 0 ? mm : null } };
-      case 'frame':
-      case 'glazing':
-      case 'angle':
-        return (
-          on && {
-            kind: 'changeType',
-            type: on.opening.type,
-            change: { [pad.field]: pad.field === 'glazing' ? mm / 100 : mm },
-          }
-        );
-      default:
-        return null;
-    }
-  },
-);
-
-const changeOf = ({ id }: Opening, floor: string, scope: 'wall' | 'all') =>
-  ({ kind: 'changeOpening', floor, opening: id, all: scope === 'all' }) as const;
-
-function solidIntent(solid: string, field: Field, mm: number, face: string | null): Intent | null {
-  if (field === 'width' || field === 'depth') return { kind: 'changeSolid', solid, [field]: mm };
-  if (field === 'turn') return { kind: 'changeSolid', solid, turn: mm };
-  if ((field === 'left' || field === 'right') && face)
-    return { kind: 'changeSolid', solid, place: { face, end: field, offset: mm } };
-  return null;
-}
-
-/** The plan as it would be after Enter, or why it can't be. */
-export const selectGhost = createSelector(
-  [selectPlan, selectTypedIntent, selectFloorId, selectFloor],
-  (plan, intent, floor, now) => {
-    if (!plan || !intent || !now) return null;
-    const result = applyEdit(plan, intent, 'ghost');
-    // where lengths come from is not asked of a ghost
-    return result.ok
-      ? { floor: deriveFloor(result.plan, floor, now), reason: null }
-      : { floor: null, reason: result.reason };
-  },
-);

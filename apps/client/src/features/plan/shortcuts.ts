@@ -1,11 +1,12 @@
 import { useEffect } from 'react';
 import { useStore } from 'react-redux';
 import { type RootState, useAppDispatch } from '../../store/store';
-import { backOut, enter, fitAll, remove, stepWall, takeTool } from './commands';
+import { nudge, remove } from './chosen/kinds';
+import { backOut, enter, fitAll, stepWall, takeTool } from './commands';
 import { addOpening, flip } from './openings/commands';
 import { planActions } from './plan-slice';
 import type { ToolName } from './plan-state';
-import { nudge, nudgeStep } from './rooms-commands';
+import { nudgeStep } from './rooms-commands';
 import { startHere } from './sketching/commands';
 import { arrowOn, backspaceOn } from './sketching/hands';
 import { TOOL_WORDS } from './tool-names';

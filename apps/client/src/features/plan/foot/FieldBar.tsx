@@ -11,6 +11,8 @@ import { Text } from 'react-native-paper';
 import { type RootState, useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton } from '../../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
+import { selectGhost } from '../chosen/kinds';
+import { Actions } from '../chosen/parts';
 import { enter } from '../commands';
 import { planActions } from '../plan-slice';
 import type { Field } from '../plan-state';
@@ -19,7 +21,6 @@ import {
   selectFace,
   selectFloor,
   selectGapSpot,
-  selectGhost,
   selectOpening,
   selectProposed,
   selectRoom,
@@ -28,10 +29,11 @@ import {
 import { MeterButton } from '../readings/MeterButton';
 import { likelierThanTyped } from '../readings/unlikely';
 import { WalkTurns } from '../walk/WalkTurns';
-import { Actions } from './Actions';
+
 import { HowRead } from './HowRead';
 import { ProposalActions, ProposalEnd } from '../sketching/parts';
-import { type FieldShown, useFields } from './use-fields';
+import type { FieldShown } from './fields';
+import { useFields } from './use-fields';
 
 /** A label of more letters than this is set smaller. */
 const LONG_LABEL = 14;

@@ -2,7 +2,7 @@ import { alignmentsOf, isHinged } from '@velvet-tape/core';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { DropMenu } from '../../../ui/DropMenu';
-import { remove } from '../commands';
+import { remove } from '../chosen/kinds';
 import { planActions } from '../plan-slice';
 import { selectFace, selectFloor, selectOpening, selectPlan } from '../selectors';
 import { centre, copyBeside, flip, loosenAlong, moveTo, spaceEqually } from './commands';

@@ -20,7 +20,7 @@ import { useMisclosures } from '../readings/use-misclosures';
 import { selectFloor } from '../selectors';
 import type { ReadingProposal } from '../sketching/reading';
 import { HaloText } from './HaloText';
-import { CornerDot } from './SelectionMarks';
+import { CornerDot } from '../chosen/marks';
 
 const THIN = { vectorEffect: 'non-scaling-stroke' } as const;
 

@@ -5,13 +5,13 @@ import { Circle, G, Path } from '../../../ui/svg';
 import { useAppSelector } from '../../../store/store';
 import { selectProposal } from '../selectors';
 import { partsOf } from '../sketching/parts';
+import type { Proposal } from '../sketching/proposal';
 import { type Paint, SketchLabel, THIN } from './SketchLabel';
 
 /** What is being drawn, what it was caught by, what is being drawn round. */
 export const SketchMarks = memo(function SketchMarks({ colours, px, floor }: Paint & { floor: DerivedFloor }) {
   const proposal = useAppSelector(selectProposal);
   const trace = useAppSelector((state) => state.view.trace);
-  const Marks = proposal && partsOf(proposal).Marks;
   return (
     <G>
       {trace.length > 1 && (
@@ -25,11 +25,16 @@ export const SketchMarks = memo(function SketchMarks({ colours, px, floor }: Pai
           {...THIN}
         />
       )}
-      {Marks && <Marks proposal={proposal} floor={floor} units={floor.plan.job.units} colours={colours} px={px} />}
+      {proposal && <ProposalMarks proposal={proposal} floor={floor} colours={colours} px={px} />}
       <Guides colours={colours} px={px} />
     </G>
   );
 });
+
+function ProposalMarks({ proposal, floor, ...paint }: Paint & { proposal: Proposal; floor: DerivedFloor }) {
+  const { Marks } = partsOf(proposal);
+  return Marks ? <Marks proposal={proposal} floor={floor} units={floor.plan.job.units} {...paint} /> : null;
+}
 
 /** Thin lines to what the point was caught by, with a word. */
 function Guides({ colours, px }: Paint) {

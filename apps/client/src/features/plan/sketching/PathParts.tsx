@@ -3,7 +3,7 @@ import { pathData } from '@velvet-tape/formats';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { G, Path } from '../../../ui/svg';
-import { CornerDot } from '../overlay/SelectionMarks';
+import { CornerDot } from '../chosen/marks';
 import { type Paint, SketchLabel, THIN } from '../overlay/SketchLabel';
 import { planActions } from '../plan-slice';
 import { aim, backOneCorner, closeOutline, leaveOpen } from './commands';

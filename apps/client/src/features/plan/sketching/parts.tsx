@@ -7,7 +7,7 @@ import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { G, Path } from '../../../ui/svg';
 import { useColours } from '../../../ui/theme';
 import { ReadingBeingTaken } from '../overlay/ReadingMarks';
-import { CornerDot } from '../overlay/SelectionMarks';
+import { CornerDot } from '../chosen/marks';
 import { type Paint, THIN } from '../overlay/SketchLabel';
 import { planActions } from '../plan-slice';
 import { boxCorners } from '../tools/shape-tool';

@@ -1,4 +1,5 @@
 import type { DerivedFloor, Intent, Measured, TypedLength } from '@velvet-tape/core';
+import type { ToolChoices } from '../tool-choices';
 
 /** The sizes of a proposal that can be typed. */
 export type ProposalField = 'width' | 'depth' | 'leg' | 'turn' | 'bow' | 'left' | 'splay' | 'reading' | 'known';
@@ -28,7 +29,5 @@ export interface ProposalKind<P> {
   /** Both ends are to be seen, not what is under the finger. */
   readonly whole?: true;
   /** What it takes over of a choice about tools that is made while it is drawn. */
-  readonly chosen?: (proposal: P, choices: Choices) => P;
+  readonly chosen?: (proposal: P, choices: Partial<ToolChoices>) => P;
 }
-
-type Choices = Partial<import('../plan-state').ToolChoices>;

@@ -19,7 +19,8 @@ import {
   subtract,
   swingsOf,
 } from '@velvet-tape/core';
-import type { Selection, ToolChoices } from '../plan-state';
+import type { Selection } from '../plan-state';
+import type { ToolChoices } from '../tool-choices';
 import type { BumpProposal } from '../sketching/bump';
 
 /** What a drag with the Choose tool has hold of. */
@@ -66,40 +67,90 @@ export const BEND_HANDLE = 1.9;
 export const bendHandle = (face: WallFace, reach: number): Point =>
   pointAt(face.course, face.length / 2, BEND_HANDLE * reach);
 
+/** A finger on the sheet. */
+interface Touch {
+  readonly floor: DerivedFloor;
+  readonly hit: Hit;
+  readonly at: Point;
+  readonly reach: number;
+}
+
+/** What one kind of chosen thing can be taken hold of by. */
+interface Holds<S> {
+  /** Handles beside it, before anything under them. */
+  readonly handle?: (chosen: S, touch: Touch) => Grip | null;
+  /** Is this one of its corners? */
+  readonly corner?: (chosen: S, floor: DerivedFloor, corner: string) => boolean;
+  readonly itself?: (chosen: S, touch: Touch) => Grip | null;
+}
+
+const HOLDS: { readonly [K in Selection['kind']]: Holds<Extract<Selection, { kind: K }>> } = {
+  nothing: {},
+  underlay: {},
+  wall: {
+    handle: (chosen, { floor, at, reach }) => {
+      const face = faceByKey(floor, chosen.face);
+      return face && distance(at, bendHandle(face, reach)) <= reach ? { kind: 'bend', face } : null;
+    },
+    corner: (chosen, floor, corner) => {
+      const face = faceByKey(floor, chosen.face);
+      return face?.to === corner || (face?.halves.some((half) => half.from === corner) ?? false);
+    },
+    itself: (chosen, { floor, hit }) => {
+      const face = faceByKey(floor, chosen.face);
+      return face && hit.kind === 'wall' && sameWall(hit.face, face) ? { kind: 'wall', face } : null;
+    },
+  },
+  opening: {
+    handle: ({ id }, { floor, at, reach }) => {
+      const opening = floor.openings.find((each) => each.id === id);
+      const tip = opening && tipOf(floor, opening);
+      return tip && distance(at, tip) <= reach ? { kind: 'leaf', id, ways: waysOf(floor, opening) } : null;
+    },
+    itself: (chosen, { floor, hit, at }) => {
+      if (hit.kind !== 'opening' || hit.on.opening.id !== chosen.id) return null;
+      const face = faceByKey(floor, chosen.face) ?? hit.face;
+      const on = face.openings.find((each) => each.opening.id === chosen.id) ?? hit.on;
+      return {
+        kind: 'opening',
+        face,
+        id: chosen.id,
+        width: on.to - on.from,
+        offset: alongOf(face.course, at) - on.from,
+      };
+    },
+  },
+  corner: { corner: ({ id }, _, corner) => id === corner },
+  solid: { itself: ({ id }, { floor, at, reach }) => solidGrip(floor, id, at, reach) },
+  room: {
+    corner: ({ id }, floor, corner) =>
+      roomOf(floor, id)?.faces.some((each) => each.halves.some((half) => half.from === corner)) ?? false,
+    itself: ({ id }, { floor, at, reach }) => {
+      const room = roomOf(floor, id);
+      return room && distance(at, room.label) <= 1.6 * reach ? { kind: 'label', room: id } : null;
+    },
+  },
+  rooms: {
+    itself: ({ ids }, { floor, at }) =>
+      ids.some((id) => surfaceContains(roomOf(floor, id)?.outline.rings ?? [], at)) ? { kind: 'rooms', ids } : null,
+  },
+};
+
+const roomOf = (floor: DerivedFloor, id: string) => floor.rooms.find((each) => each.room.id === id);
+
 /**
- * What there is to take hold of at a point, given what is chosen: handles of the chosen wall or room, open ends, the
+ * What there is to take hold of at a point, given what is chosen: its handles, its corners and open ends, the
  * chosen thing itself; else the sheet.
  */
 export function gripAt(floor: DerivedFloor, selection: Selection, hit: Hit, at: Point, reach: number): Grip {
-  const face = selection.kind === 'wall' ? faceByKey(floor, selection.face) : null;
-  if (face && distance(at, bendHandle(face, reach)) <= reach) return { kind: 'bend', face };
-  const chosen = selection.kind === 'opening' ? floor.openings.find(({ id }) => id === selection.id) : undefined;
-  const tip = chosen && tipOf(floor, chosen);
-  if (chosen && tip && distance(at, tip) <= reach) return { kind: 'leaf', id: chosen.id, ways: waysOf(floor, chosen) };
-  const corner = cornerAt(floor, at, reach);
-  if (corner && holdsCorner(floor, selection, face, corner.id)) return { kind: 'corner', corner: corner.id };
-  if (face && hit.kind === 'wall' && sameWall(hit.face, face)) return { kind: 'wall', face };
-  if (selection.kind === 'opening' && hit.kind === 'opening' && hit.on.opening.id === selection.id) {
-    const own = faceByKey(floor, selection.face) ?? hit.face;
-    const on = own.openings.find((o) => o.opening.id === selection.id) ?? hit.on;
-    return {
-      kind: 'opening',
-      face: own,
-      id: selection.id,
-      width: on.to - on.from,
-      offset: alongOf(own.course, at) - on.from,
-    };
-  }
-  if (selection.kind === 'solid') return solidGrip(floor, selection.id, at, reach);
-  if (selection.kind === 'room') {
-    const room = floor.rooms.find((each) => each.room.id === selection.id);
-    if (room && distance(at, room.label) <= 1.6 * reach) return { kind: 'label', room: selection.id };
-  }
-  if (selection.kind === 'rooms') {
-    const inside = floor.rooms.some((r) => selection.ids.includes(r.room.id) && surfaceContains(r.outline.rings, at));
-    if (inside) return { kind: 'rooms', ids: selection.ids };
-  }
-  return { kind: 'sheet' };
+  const holds = HOLDS[selection.kind] as Holds<Selection>;
+  const touch = { floor, hit, at, reach };
+  const handle = holds.handle?.(selection, touch);
+  if (handle) return handle;
+  const corner = cornerAt(floor, at, reach)?.id;
+  const open = corner !== undefined && floor.openEnds.some((end) => end.id === corner);
+  if (corner !== undefined && (open || holds.corner?.(selection, floor, corner))) return { kind: 'corner', corner };
+  return holds.itself?.(selection, touch) ?? { kind: 'sheet' };
 }
 
 /**
@@ -142,21 +193,12 @@ const waysOf = (floor: DerivedFloor, opening: Opening): LeafWay[] =>
     (['left', 'right'] as const).map((swing) => ({ hinge, swing, tip: tipOf(floor, { ...opening, hinge, swing })! })),
   );
 
-/** The ends of the chosen wall, the corners of the chosen room, open ends and a chosen corner can be dragged. */
-function holdsCorner(floor: DerivedFloor, selection: Selection, face: WallFace | null, corner: string): boolean {
-  if (floor.openEnds.some((end) => end.id === corner)) return true;
-  if (selection.kind === 'corner') return selection.id === corner;
-  if (face) return face.from === corner || face.to === corner || face.halves.some((half) => half.from === corner);
-  const room = selection.kind === 'room' ? floor.rooms.find((each) => each.room.id === selection.id) : undefined;
-  return room?.faces.some((each) => each.halves.some((half) => half.from === corner)) ?? false;
-}
-
-function solidGrip(floor: DerivedFloor, id: string, at: Point, reach: number): Grip {
+function solidGrip(floor: DerivedFloor, id: string, at: Point, reach: number): Grip | null {
   const standing = floor.solids.find((each) => each.solid.id === id);
-  if (!standing) return { kind: 'sheet' };
+  if (!standing) return null;
   const { solid, ring } = standing;
   const middle = middleOf(ring);
-  if (distance(at, middle) > Math.max(solid.width, solid.depth) / 2 + reach) return { kind: 'sheet' };
+  if (distance(at, middle) > Math.max(solid.width, solid.depth) / 2 + reach) return null;
   const face = faceBehind(floor, solid);
   return { kind: 'solid', id, face, width: solid.width, off: subtract(at, middle) };
 }

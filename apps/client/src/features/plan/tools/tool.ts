@@ -1,5 +1,6 @@
 import type { DerivedFloor, Guide, Intent, Point } from '@velvet-tape/core';
-import type { Selection, ToolChoices, ToolName } from '../plan-state';
+import type { Selection, ToolName } from '../plan-state';
+import type { ToolChoices } from '../tool-choices';
 import type { Proposal } from '../sketching/proposal';
 import type { TracedPicture } from '../underlay/trace';
 

@@ -1,7 +1,7 @@
 import { distance } from '@velvet-tape/core';
 import { pathData } from '@velvet-tape/formats';
 import { G, Path } from '../../../ui/svg';
-import { CornerDot } from '../overlay/SelectionMarks';
+import { CornerDot } from '../chosen/marks';
 import { type Paint, THIN } from '../overlay/SketchLabel';
 import { type WalkProposal, cornersOfWalk } from '../sketching/walk';
 

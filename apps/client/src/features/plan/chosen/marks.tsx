@@ -19,7 +19,7 @@ import { bendHandle } from '../tools/grips';
 
 const THIN = { vectorEffect: 'non-scaling-stroke' } as const;
 
-interface Paint {
+export interface Paint {
   colours: HouseColours;
   /** mm of the house per screen pixel */
   px: number;

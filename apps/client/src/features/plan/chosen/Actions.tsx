@@ -1,12 +1,11 @@
 import { ROOM_COLOURS, type WallKind } from '@velvet-tape/core';
-import { memo } from 'react';
 import { type Command, useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { DropMenu } from '../../../ui/DropMenu';
-import { loosen, pushPart, remove, stepWall, toNextWall } from '../commands';
+import { loosen, pushPart, stepWall, toNextWall } from '../commands';
 import { edit } from '../edit';
 import { addOpening } from '../openings/commands';
-import { OpeningActions, ReadAlong } from '../openings/OpeningActions';
+import { ReadAlong } from '../openings/OpeningActions';
 import { planActions } from '../plan-slice';
 import { cornersChosen, pin } from '../readings/commands';
 import {
@@ -21,29 +20,10 @@ import {
 } from '../rooms-commands';
 import { selectFace, selectRoom, selectSolid } from '../selectors';
 import { closeEnd } from '../sketching/commands';
+import type { Of } from './chosen-kind';
+import { remove } from './kinds';
 
-/** What can be done with what is chosen. It knows no figures, so that it is left alone while something is dragged. */
-export const Actions = memo(function Actions() {
-  const selection = useAppSelector((state) => state.plan.selection);
-  switch (selection.kind) {
-    case 'wall':
-      return <WallActions />;
-    case 'opening':
-      return <OpeningActions />;
-    case 'room':
-      return <RoomActions several={false} />;
-    case 'rooms':
-      return <RoomActions several />;
-    case 'corner':
-      return <CornerActions corner={selection.id} />;
-    case 'solid':
-      return <SolidActions />;
-    default:
-      return null;
-  }
-});
-
-function WallActions() {
+export function WallActions() {
   const dispatch = useAppDispatch();
   const kind = useAppSelector((state) => selectFace(state)?.halves[0]!.wall.kind);
   const read = useAppSelector((state) => Boolean(selectFace(state)?.reading));
@@ -144,10 +124,12 @@ function WallMenu({ kind, curved }: { kind: WallKind; curved: boolean }) {
   );
 }
 
-function RoomActions({ several }: { several: boolean }) {
+/** Of one room, or of several. */
+export function RoomActions() {
   const dispatch = useAppDispatch();
   const placed = useAppSelector((state) => Boolean(selectRoom(state)?.room.label));
   const selection = useAppSelector((state) => state.plan.selection);
+  const several = selection.kind === 'rooms';
   return (
     <>
       {selection.kind === 'room' && (
@@ -187,7 +169,7 @@ function ColourMenu() {
   );
 }
 
-function CornerActions({ corner }: { corner: string }) {
+export function CornerActions({ chosen: { id: corner } }: { chosen: Of<'corner'> }) {
   const dispatch = useAppDispatch();
   const open = useAppSelector((state) => state.plan.plan?.walls);
   const ends = Object.values(open ?? {}).filter((wall) => wall.start === corner || wall.end === corner).length;
@@ -205,7 +187,7 @@ function CornerActions({ corner }: { corner: string }) {
   );
 }
 
-function SolidActions() {
+export function SolidActions() {
   const dispatch = useAppDispatch();
   const standing = useAppSelector(selectSolid);
   if (!standing) return null;

@@ -1,0 +1,38 @@
+import type { Field } from '../plan-state';
+
+/** A field at the foot: what it is called here, and its value as it is. */
+export interface FieldShown {
+  readonly name: Field;
+  readonly label: string;
+  readonly value: string;
+}
+
+export const LABEL: Record<Field, string> = {
+  length: 'Length',
+  thickness: 'Thickness',
+  ceiling: 'Ceiling',
+  left: 'From left',
+  right: 'From right',
+  width: 'Width',
+  height: 'Height',
+  sill: 'Sill',
+  depth: 'Depth',
+  splay: 'Slant',
+  leg: 'Length',
+  turn: 'Turn',
+  bow: 'Bow',
+  sagitta: 'Bow',
+  radius: 'Radius',
+  arc: 'Along arc',
+  reading: 'Reading',
+  known: 'Distance',
+  gap: 'Along the wall',
+  head: 'Head',
+  frame: 'Frame',
+  glazing: 'Glass',
+  angle: 'Opens',
+};
+
+export const field = (name: Field, value: string, label = LABEL[name]): FieldShown => ({ name, label, value });
+
+export const capital = (words: string): string => words[0]!.toUpperCase() + words.slice(1);

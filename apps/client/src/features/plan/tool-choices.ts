@@ -1,0 +1,36 @@
+import type { BumpShape, Instrument, Reading, ShapeName, SolidKind, SolidShape, TracedLine } from '@velvet-tape/core';
+
+/** What was last chosen about the tools; it stays until it is chosen anew. */
+export interface ToolChoices {
+  readonly chalk: boolean;
+  readonly shape: ShapeName;
+  readonly bump: BumpShape;
+  readonly solid: { readonly solid: SolidKind; readonly shape: SolidShape };
+  /** What the neighbours of a dragged wall do. */
+  readonly neighbours: 'stretch' | 'turn';
+  /** Nothing catches. */
+  readonly free: boolean;
+  /** Which way round a room the walls are taped. */
+  readonly round: 'clockwise' | 'anticlockwise';
+  /** What lengths are read with, unless a meter sends them, and on which face of the wall. */
+  readonly instrument: Instrument;
+  readonly along: Reading['face'];
+  /** Which line of the walls of an underlay is followed; off: what is drawn over it is rough. */
+  readonly trace: TracedLine | 'off';
+  /** The chosen wall is shown from inside the room too. */
+  readonly elevation: boolean;
+}
+
+export const usualChoices: ToolChoices = {
+  chalk: false,
+  shape: 'L',
+  bump: 'box',
+  solid: { solid: 'column', shape: 'rectangle' },
+  neighbours: 'stretch',
+  free: false,
+  round: 'clockwise',
+  instrument: 'tape',
+  along: 'inside',
+  trace: 'inner',
+  elevation: false,
+};
