@@ -148,7 +148,7 @@ plain.describe('on a phone', () => {
     await page.getByRole('menuitem', { name: 'Doors and windows' }).tap();
     await page.getByText('To check (1)').waitFor();
     await picture(page, 'phone-schedule');
-    await page.getByRole('button', { name: /^W4, / }).tap();
+    await page.getByRole('button', { name: /^W0\.4, / }).tap();
     const press = async (name: string) => {
       await page.getByRole('button', { name, exact: true }).scrollIntoViewIfNeeded();
       await page.getByRole('button', { name, exact: true }).tap();

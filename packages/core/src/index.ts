@@ -4,6 +4,7 @@ export * from './drawing';
 export * from './edits';
 export * from './excerpt';
 export * from './geometry';
+export * from './memory';
 export * from './openings';
 export * from './placing';
 export * from './plan';

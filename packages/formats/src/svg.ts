@@ -1,13 +1,18 @@
 import {
+  type Dashes,
   type DerivedFloor,
+  type Ink,
   type Mark,
+  type Painter,
   type Point,
-  type Role,
+  type RoleStyle,
+  type Weight,
   drawFloor,
   formatLength,
-  matrixOf,
+  painted,
+  printedPictures,
   ringsBox,
-  shownPart,
+  runsClockwise,
 } from '@velvet-tape/core';
 import { pathData } from './path-data';
 
@@ -26,28 +31,44 @@ const PAPER = { lettering: 2.5, title: 5, thin: 0.18, medium: 0.35, margin: 12, 
 const INK = '#211524';
 const WALL = '#24102A';
 
-const STYLE: Partial<Record<Role, string>> = {
-  floor: 'fill="#FFFFFF"',
-  'wall.cut': `fill="${WALL}" stroke="${WALL}" stroke-width="0.02"`,
-  'solid.cut': `fill="#FFFFFF" stroke="${WALL}" stroke-width="${PAPER.medium}"`,
-  'solid.hatch': `fill="none" stroke="${WALL}" stroke-width="${PAPER.thin}"`,
-  'chalk.line': `fill="none" stroke="${INK}" stroke-width="${PAPER.thin}" stroke-dasharray="3 1 0.5 1"`,
-  'open.end': `fill="none" stroke="${INK}" stroke-width="${PAPER.medium}"`,
-  'opening.gap': 'fill="#FFFFFF" stroke="#FFFFFF" stroke-width="0.02"',
-  'opening.over': `fill="none" stroke="${INK}" stroke-width="${PAPER.thin}" stroke-dasharray="1.6 0.8"`,
-  'opening.pocket': `fill="#FFFFFF" stroke="${INK}" stroke-width="${PAPER.thin}"`,
-  'opening.frame': `fill="#FFFFFF" stroke="${INK}" stroke-width="${PAPER.thin}"`,
-  'door.leaf': `fill="none" stroke="${INK}" stroke-width="${PAPER.medium}"`,
-  'door.swing': `fill="none" stroke="${INK}" stroke-width="${PAPER.thin}"`,
-  'window.frame': `fill="#FFFFFF" stroke="${INK}" stroke-width="${PAPER.thin}"`,
-  'window.glass': `fill="none" stroke="${INK}" stroke-width="${PAPER.thin}"`,
-  'dimension.rough': `fill="none" stroke="${INK}" stroke-width="${PAPER.thin}" stroke-dasharray="1.6 1"`,
-  'dimension.scaled': `fill="none" stroke="${INK}" stroke-width="${PAPER.thin}" stroke-dasharray="0.2 1.2" stroke-linecap="round"`,
-  'dimension.check': `fill="none" stroke="${INK}" stroke-width="${PAPER.thin}" stroke-opacity="0.6" stroke-dasharray="5 1"`,
-  'dimension.taped': `fill="none" stroke="${INK}" stroke-width="${PAPER.thin}"`,
-  'dimension.workedOut': `fill="none" stroke="${INK}" stroke-width="${PAPER.thin}" stroke-opacity="0.6"`,
-  'dimension.tick': `fill="none" stroke="${INK}" stroke-width="${PAPER.medium}"`,
+/** On paper everything is ink; what is softer on a screen is fainter. */
+const INKS: Record<Ink, string> = {
+  ink: INK,
+  soft: INK,
+  wall: WALL,
+  floor: '#FFFFFF',
+  solid: '#FFFFFF',
+  glass: '#FFFFFF',
+  tick: INK,
+  alarm: INK,
 };
+
+/** mm on paper */
+const WEIGHTS: Record<Weight, number> = {
+  edge: 0.02,
+  fine: PAPER.thin,
+  thin: PAPER.thin,
+  firm: PAPER.thin,
+  medium: PAPER.medium,
+  bold: PAPER.medium,
+  broad: PAPER.medium,
+};
+
+const DASHES: Record<Dashes, string> = {
+  rough: ' stroke-dasharray="1.6 1"',
+  scaled: ' stroke-dasharray="0.2 1.2" stroke-linecap="round"',
+  check: ' stroke-dasharray="5 1"',
+  hidden: ' stroke-dasharray="1.6 0.8"',
+  chalk: ' stroke-dasharray="3 1 0.5 1"',
+};
+
+function styleOf({ fill, line }: RoleStyle): string {
+  const faint = line?.weight === 'fine' ? ' stroke-opacity="0.6"' : '';
+  const stroke = line && ` stroke="${INKS[line.ink]}" stroke-width="${WEIGHTS[line.weight]}"${faint}`;
+  // a sheet is white where the screen has a tint
+  const filled = fill && fill.opacity === undefined ? INKS[fill.ink] : 'none';
+  return `fill="${filled}"${stroke ?? ''}${line?.dashes ? DASHES[line.dashes] : ''}`;
+}
 
 /**
  * One floor as SVG at true scale: a user unit is a millimetre on paper, so at 1:50 a wall of 4.20 m is 84 long.
@@ -64,10 +85,9 @@ export function floorToSvg(derived: DerivedFloor, { scale, title, north, picture
     y: (p.y - box.minY) / scale + PAPER.margin,
   });
   const [under, over] = [marks.filter(({ role }) => role === 'floor'), marks.filter(({ role }) => role !== 'floor')];
-  const painted = (some: readonly Mark[]) => some.map((mark) => paint(mark, paper, scale)).join('\n');
-  const body = [painted(under), printedUnderlays(derived, paper, scale, pictures), painted(over)]
-    .filter(Boolean)
-    .join('\n');
+  const printed = printedPictures(derived.plan, derived.floor).filter(({ picture }) => pictures.has(picture));
+  const painter = svgPainter(paper, scale, pictures);
+  const body = [...under, ...printed, ...over].map((mark) => painted(painter, mark)).join('\n');
   const foot = height - PAPER.margin;
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
@@ -92,47 +112,34 @@ function escape(text: string): string {
   return clean.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
 }
 
-function paint(mark: Mark, paper: (p: Point) => Point, scale: number): string {
-  const what = `data-role="${mark.role}" data-key="${escape(mark.key)}"`;
-  const style = `${what} ${STYLE[mark.role] ?? ''}`;
-  if (mark.kind === 'path') {
-    const d = pathData(mark.rings, mark.closed, { place: paper, scale, say: mm });
-    return `<path ${style} fill-rule="evenodd" d="${d}"/>`;
-  }
-  if (mark.kind === 'arc') {
-    const [from, to, centre] = [mark.from, mark.to, mark.centre];
-    const clockwise = (from.x - centre.x) * (to.y - centre.y) - (from.y - centre.y) * (to.x - centre.x) > 0;
-    const radius = mm(mark.radius / scale);
-    return `<path ${style} d="M ${at(paper(from))} A ${radius} ${radius} 0 0 ${clockwise ? 1 : 0} ${at(paper(to))}"/>`;
-  }
-  const place = paper(mark.at);
-  const font = mark.role === 'room.name' ? ` font-family="Fraunces, Georgia, serif"` : '';
-  const turn = mark.turn ? ` transform="rotate(${mm(mark.turn)} ${at(place)})"` : '';
-  return `<text ${what} x="${mm(place.x)}" y="${mm(place.y)}" font-size="${mm(PAPER.lettering * mark.size)}" fill="${INK}" text-anchor="middle" dominant-baseline="central"${font}${turn}>${escape(mark.text)}</text>`;
-}
-
-/** The pictures under the plan that are to print, where they lie and as they look. */
-function printedUnderlays(
-  { plan, floor }: DerivedFloor,
-  paper: (p: Point) => Point,
-  scale: number,
-  pictures: ReadonlyMap<string, string>,
-): string {
-  return Object.values(plan.underlays)
-    .filter(
-      (underlay) => underlay.floor === floor && underlay.prints && !underlay.hidden && pictures.has(underlay.picture),
-    )
-    .sort((a, b) => a.order - b.order)
-    .map((underlay) => {
-      const [a, b, c, d, x, y] = matrixOf(underlay);
+function svgPainter(paper: (p: Point) => Point, scale: number, pictures: ReadonlyMap<string, string>): Painter<string> {
+  const what = ({ role, key }: Mark) => `data-role="${role}" data-key="${escape(key)}"`;
+  return {
+    path: (mark, style) => {
+      const d = pathData(mark.rings, mark.closed, { place: paper, scale, say: mm });
+      return `<path ${what(mark)} ${styleOf(style)} fill-rule="evenodd" d="${d}"/>`;
+    },
+    arc: (mark, style) => {
+      const radius = mm(mark.radius / scale);
+      const [from, to] = [at(paper(mark.from)), at(paper(mark.to))];
+      return `<path ${what(mark)} ${styleOf(style)} d="M ${from} A ${radius} ${radius} 0 0 ${runsClockwise(mark) ? 1 : 0} ${to}"/>`;
+    },
+    text: (mark, { text }) => {
+      const place = paper(mark.at);
+      const font = text?.face === 'title' ? ` font-family="Fraunces, Georgia, serif"` : '';
+      const turn = mark.turn ? ` transform="rotate(${mm(mark.turn)} ${at(place)})"` : '';
+      return `<text ${what(mark)} x="${mm(place.x)}" y="${mm(place.y)}" font-size="${mm(PAPER.lettering * mark.size)}" fill="${INKS[text?.ink ?? 'ink']}" text-anchor="middle" dominant-baseline="central"${font}${turn}>${escape(mark.text)}</text>`;
+    },
+    picture: ({ picture, width, height, shown, matrix, look }) => {
+      const [a, b, c, d, x, y] = matrix;
       const o = paper({ x, y });
-      const matrix = [a, b, c, d].map((value) => value / scale);
-      const { left, top, width, height } = shownPart(underlay);
-      const { opacity, brightness, contrast, inverted } = underlay.look;
-      const filter = `brightness(${brightness}) contrast(${contrast})${inverted ? ' invert(1)' : ''}`;
-      return `<g data-role="underlay" transform="matrix(${[...matrix, o.x, o.y].map((n) => n.toPrecision(9)).join(' ')})" opacity="${opacity}"><svg x="${mm(left)}" y="${mm(top)}" width="${mm(width)}" height="${mm(height)}" viewBox="${mm(left)} ${mm(top)} ${mm(width)} ${mm(height)}"><image href="${escape(pictures.get(underlay.picture)!)}" width="${underlay.width}" height="${underlay.height}" preserveAspectRatio="none" style="filter:${filter}"/></svg></g>`;
-    })
-    .join('\n');
+      const onPaper = [...[a, b, c, d].map((value) => value / scale), o.x, o.y].map((n) => n.toPrecision(9)).join(' ');
+      const part = [shown.left, shown.top, shown.width, shown.height].map(mm) as [string, string, string, string];
+      const filter = `brightness(${look.brightness}) contrast(${look.contrast})${look.inverted ? ' invert(1)' : ''}`;
+      const href = escape(pictures.get(picture)!);
+      return `<g data-role="underlay" transform="matrix(${onPaper})" opacity="${look.opacity}"><svg x="${part[0]}" y="${part[1]}" width="${part[2]}" height="${part[3]}" viewBox="${part.join(' ')}"><image href="${href}" width="${width}" height="${height}" preserveAspectRatio="none" style="filter:${filter}"/></svg></g>`;
+    },
+  };
 }
 
 /** A bar of two metres, or of six feet. */

@@ -1,3 +1,4 @@
+import { onceFor } from '../memory';
 import { type Point, type Ring, piecesOf, ringsArea, union } from '../geometry';
 import { LEAST_FLOOR, labelPoint } from '../rooms';
 import type { DerivedFloor } from './derive-floor';
@@ -10,14 +11,8 @@ export interface Cavity {
   readonly at: Point;
 }
 
-const remembered = new WeakMap<DerivedFloor, readonly Cavity[]>();
-
 /** The enclosed gaps of a floor of 0.05 m² and more; worked out when first asked for. With rooms, walls and solids they fill all that is enclosed. */
-export function cavitiesOf(floor: DerivedFloor): readonly Cavity[] {
-  let cavities = remembered.get(floor);
-  if (!cavities) remembered.set(floor, (cavities = findCavities(floor)));
-  return cavities;
-}
+export const cavitiesOf = onceFor((floor: DerivedFloor): readonly Cavity[] => findCavities(floor));
 
 function findCavities(floor: DerivedFloor): Cavity[] {
   const covered = union([

@@ -1,3 +1,4 @@
+import { lastFor } from '../memory';
 import { type Point, alongOf, courseOf, direction, pointAt } from '../geometry';
 import {
   type Corner,
@@ -211,11 +212,9 @@ function overallFace(network: Network, reading: Reading): WallFace | null {
   const run = runOfReading(network, reading);
   if (!run) return null;
   const [a, b] = [faceStart(run[0]!), faceEnd(run.at(-1)!)];
-  const last = overalls.get(reading);
-  if (last && last.a.x === a.x && last.a.y === a.y && last.b.x === b.x && last.b.y === b.y) return last;
   const course = courseOf(a, b);
   const { from, to } = reading;
-  const face: WallFace = {
+  return lastOverall(reading, [a.x, a.y, b.x, b.y], () => ({
     key: `overall ${from}>${to}`,
     from,
     to,
@@ -230,12 +229,10 @@ function overallFace(network: Network, reading: Reading): WallFace | null {
     provenance: 'taped',
     reading,
     openings: NONE,
-  };
-  overalls.set(reading, face);
-  return face;
+  }));
 }
 
-const overalls = new WeakMap<Reading, WallFace>();
+const lastOverall = lastFor<Reading, WallFace>();
 
 /** Taken along a wall on its inner face. */
 const isInsideLength = ({ kind, face }: Reading): boolean =>
@@ -254,56 +251,37 @@ function rememberingProvenance(survey: Survey): ProvenanceOf {
 
 const readingKey = (kind: Reading['kind'], { from, to }: { from: Id; to: Id }) => `${kind} ${from}>${to}`;
 
-const lastSolids = new WeakMap<Solid, SolidOnFloor>();
+const lastSolid = lastFor<Solid, SolidOnFloor>();
 
 /** The same as last time when it still stands the same. */
-function remembering(solid: Solid, outline: SolidOutline): SolidOnFloor {
-  const last = lastSolids.get(solid);
-  if (last?.ring.every((p, i) => p.x === outline.ring[i]?.x && p.y === outline.ring[i]?.y)) return last;
-  const made = { solid, ...outline };
-  lastSolids.set(solid, made);
-  return made;
-}
+const remembering = (solid: Solid, outline: SolidOutline): SolidOnFloor =>
+  lastSolid(
+    solid,
+    outline.ring.flatMap(({ x, y }) => [x, y]),
+    () => ({ solid, ...outline }),
+  );
 
-const clearedOutlines = new WeakMap<RoomOutline, { solids: readonly SolidOnFloor[]; outline: RoomOutline }>();
+const lastCleared = lastFor<RoomOutline, RoomOutline>();
 
 /** An outline less the solids that stand in it; the same as last time for the same solids. */
-function cleared(whole: RoomOutline, solids: readonly SolidOnFloor[]): RoomOutline {
-  if (solids.length === 0) return whole;
-  const last = clearedOutlines.get(whole);
-  if (last && last.solids.length === solids.length && last.solids.every((solid, i) => solid === solids[i]))
-    return last.outline;
-  const outline = withoutSolids(whole, solids);
-  clearedOutlines.set(whole, { solids, outline });
-  return outline;
-}
+const cleared = (whole: RoomOutline, solids: readonly SolidOnFloor[]): RoomOutline =>
+  solids.length === 0 ? whole : lastCleared(whole, solids, () => withoutSolids(whole, solids));
 
-const faces = new WeakMap<FaceRun, WallFace>();
+const lastFace = lastFor<FaceRun, WallFace>();
 
 /** The face of a run; the same one as last time when nothing about it changed. */
-function wallFace(
+const wallFace = (
   run: FaceRun,
   room: Id | null,
   provenance: Provenance,
   reading: Reading | null,
   openings: readonly OpeningOnFace[],
-): WallFace {
-  const last = faces.get(run);
-  if (
-    last?.room === room &&
-    last.provenance === provenance &&
-    last.reading === reading &&
-    last.openings.length === openings.length &&
-    last.openings.every(
-      (on, i) => on.opening === openings[i]!.opening && on.from === openings[i]!.from && on.to === openings[i]!.to,
-    )
-  ) {
-    return last;
-  }
-  const face = { ...run, room, provenance, reading, openings };
-  faces.set(run, face);
-  return face;
-}
+): WallFace =>
+  lastFace(
+    run,
+    [room, provenance, reading, ...openings.flatMap(({ opening, from, to }) => [opening, from, to])],
+    () => ({ ...run, room, provenance, reading, openings }),
+  );
 
 const rooms = new WeakMap<RoomOutline, { plan: Plan; derived: DerivedRoom }>();
 

@@ -1,3 +1,4 @@
+import { onceFor } from '../memory';
 import { type Judged, type Misclosure, judgedReadings, misclosuresOf } from '../trueup';
 import type { DerivedFloor, DerivedRoom } from './derive-floor';
 
@@ -31,22 +32,22 @@ export function misclosuresIn(all: readonly Misclosure[], { faces }: DerivedRoom
   );
 }
 
-const judged = new WeakMap<DerivedFloor, readonly Judged[]>();
+/** The readings that nothing is wrong with, judged by the others: what is said to be wrong is not asked how well the others close. */
+const judgedOn = onceFor((floor: DerivedFloor): readonly Judged[] => {
+  const wrong = new Set(misclosuresOn(floor).flatMap(({ suspects }) => suspects.map(({ reading }) => reading)));
+  return judgedReadings(
+    floor.network,
+    floor.readings.filter((reading) => !wrong.has(reading)),
+  );
+});
 
 /** What is controlled by less than this says little of how well readings close. */
 const CONTROLLED = 0.25;
 
 /** By how much the readings of a room that control each other differ at most, mm; null while none do. What contradicts is not looked at here. */
 export function closesWithin(floor: DerivedFloor, { faces }: DerivedRoom): number | null {
-  let all = judged.get(floor);
-  if (!all) {
-    // what is said to be wrong is not asked how well the others close
-    const wrong = new Set(misclosuresOn(floor).flatMap(({ suspects }) => suspects.map(({ reading }) => reading)));
-    const sound = floor.readings.filter((reading) => !wrong.has(reading));
-    judged.set(floor, (all = judgedReadings(floor.network, sound)));
-  }
   const corners = new Set(faces.flatMap(({ from, to }) => [from, to]));
-  const own = all.filter(
+  const own = judgedOn(floor).filter(
     ({ reading, control }) =>
       reading.kind !== 'angle' && control > CONTROLLED && corners.has(reading.from) && corners.has(reading.to),
   );

@@ -1,3 +1,4 @@
+import { lastFor } from '../memory';
 import { type WallFace, finenessOf, lengthToSay } from '../derived';
 import { type Course, courseOf, headingAt, moved, partOf, pointAt, rightOf } from '../geometry';
 import { formatLength, roughly } from '../units';
@@ -20,17 +21,11 @@ const FIGURE_WIDTH = 0.6;
 /** In a narrow room the figure stands at this share of the face, clear of the label in the middle. */
 const ASIDE = 0.23;
 
-const remembered = new WeakMap<WallFace, { style: DrawingStyle; aside: boolean; marks: Mark[] }>();
+const lastDrawn = lastFor<WallFace, Mark[]>();
 
 /** The length of a face along its inside: a dashed line for a rough one, a solid one with tape-end ticks for a taped one. */
-export function drawDimension(face: WallFace, style: DrawingStyle, aside: boolean): Mark[] {
-  const last = remembered.get(face);
-  if (last?.style.lettering === style.lettering && last.style.units === style.units && last.aside === aside)
-    return last.marks;
-  const marks = draw(face, style, aside);
-  remembered.set(face, { style, aside, marks });
-  return marks;
-}
+export const drawDimension = (face: WallFace, style: DrawingStyle, aside: boolean): Mark[] =>
+  lastDrawn(face, [style.lettering, style.units, aside], () => draw(face, style, aside));
 
 function draw(face: WallFace, { lettering, units }: DrawingStyle, aside: boolean): Mark[] {
   const text = figure(face, units);

@@ -1,3 +1,4 @@
+import { lastFor, onceFor } from '../memory';
 import type { DerivedFloor, DerivedRoom, SolidOnFloor, WallFace } from '../derived';
 import { type Point, type Ring, cross, dot, flattened, ringsBox, subtract } from '../geometry';
 import type { Corner, Wall } from '../plan/plan';
@@ -77,20 +78,10 @@ const chalkMark = (network: Network, wall: Wall): Mark => ({
 /** Distance between the lines of a hatch, mm. */
 const HATCH = 110;
 
-const drawnSolids = new WeakMap<SolidOnFloor, readonly Mark[]>();
-
-function solidMarks(standing: SolidOnFloor): readonly Mark[] {
-  let marks = drawnSolids.get(standing);
-  if (!marks) {
-    const { solid, ring } = standing;
-    marks = [
-      { kind: 'path', role: 'solid.cut', key: `solid ${solid.id}`, rings: [ring], closed: true },
-      { kind: 'path', role: 'solid.hatch', key: `hatch ${solid.id}`, rings: hatch(ring, HATCH), closed: false },
-    ];
-    drawnSolids.set(standing, marks);
-  }
-  return marks;
-}
+const solidMarks = onceFor(({ solid, ring }: SolidOnFloor): readonly Mark[] => [
+  { kind: 'path', role: 'solid.cut', key: `solid ${solid.id}`, rings: [ring], closed: true },
+  { kind: 'path', role: 'solid.hatch', key: `hatch ${solid.id}`, rings: hatch(ring, HATCH), closed: false },
+]);
 
 /** A ring round the end of a wall that meets nothing. */
 function openEndMark({ id, x, y }: Corner, { lettering }: DrawingStyle): Mark {
@@ -117,22 +108,20 @@ const wallMark = (body: WallBody): Mark => ({
   closed: true,
 });
 
-const drawnRooms = new WeakMap<DerivedRoom, { style: DrawingStyle; marks: readonly Mark[] }>();
+const lastRoom = lastFor<DerivedRoom, readonly Mark[]>();
 
 /** Dimensions and label of a room. */
-function roomMarks(room: DerivedRoom, style: DrawingStyle): readonly Mark[] {
-  const last = drawnRooms.get(room);
-  if (last?.style.lettering === style.lettering && last.style.units === style.units) return last.marks;
-  const shown = isTight(room, style.lettering)
-    ? []
-    : room.faces.filter((face) => face.halves[0]!.wall.kind !== 'chalk' && !saidOpposite(face, room, style.lettering));
-  const marks = [
-    ...shown.flatMap((face) => drawDimension(face, style, isNarrow(room, face, style.lettering))),
-    ...roomLabel(room, style),
-  ];
-  drawnRooms.set(room, { style, marks });
-  return marks;
-}
+const roomMarks = (room: DerivedRoom, style: DrawingStyle): readonly Mark[] =>
+  lastRoom(room, [style.lettering, style.units], () => {
+    const tight = isTight(room, style.lettering);
+    const shown = room.faces.filter(
+      (face) => !tight && face.halves[0]!.wall.kind !== 'chalk' && !saidOpposite(face, room, style.lettering),
+    );
+    return [
+      ...shown.flatMap((face) => drawDimension(face, style, isNarrow(room, face, style.lettering))),
+      ...roomLabel(room, style),
+    ];
+  });
 
 function floorMark(room: DerivedRoom): Mark {
   return once(room, () => ({
@@ -225,9 +214,6 @@ function levelSpace(rings: readonly Ring[], { x, y }: Point): number {
   return 2 * nearest;
 }
 
-const drawn = new WeakMap<object, Mark>();
-function once(source: object, make: () => Mark): Mark {
-  let mark = drawn.get(source);
-  if (!mark) drawn.set(source, (mark = make()));
-  return mark;
-}
+const lastMark = lastFor<object, Mark>();
+/** The mark that was made of this the last time. */
+const once = (source: object, make: () => Mark): Mark => lastMark(source, [], make);

@@ -1,8 +1,9 @@
 import type { Point, Ring } from '../geometry';
-import type { RoomColour, Units } from '../plan/plan';
+import type { Look, RoomColour, Units } from '../plan/plan';
 
 /** What a mark stands for; a painter chooses line, colour and lettering by it. */
 export type Role =
+  | 'underlay'
   | 'floor'
   | 'wall.cut'
   | 'solid.cut'
@@ -65,8 +66,22 @@ export interface TextMark extends MarkOf<'text'> {
   readonly size: number;
 }
 
+/** A picture, or the part of it that is shown. */
+export interface PictureMark extends MarkOf<'picture'> {
+  readonly role: 'underlay';
+  /** Under which its bytes are kept. */
+  readonly picture: string;
+  /** px */
+  readonly width: number;
+  readonly height: number;
+  readonly shown: { readonly left: number; readonly top: number; readonly width: number; readonly height: number };
+  /** From px to mm, as of SVG: a b c d e f. */
+  readonly matrix: readonly [number, number, number, number, number, number];
+  readonly look: Look;
+}
+
 /** A renderer-neutral drawing: marks in mm of the real house, in painting order. */
-export type Mark = PathMark | ArcMark | TextMark;
+export type Mark = PathMark | ArcMark | TextMark | PictureMark;
 
 export interface DrawingStyle {
   /** Height of body lettering, in mm of the real house: 2.5 mm at 1:50 is 125. */

@@ -1,7 +1,8 @@
+import { lastFor } from '../memory';
 import { type Point, pointAt } from '../geometry';
 import { isThere, openingSpan, swingsOf } from '../openings';
 import type { Opening } from '../plan/plan';
-import { type Network, type WallBody, wallBody } from '../walls';
+import { type Network, wallBody } from '../walls';
 import type { DrawingStyle, Mark } from './marks';
 import { openingSigns } from './opening-signs';
 
@@ -12,15 +13,13 @@ const CLOSE = 130;
 export function drawOpening(network: Network, opening: Opening, { lettering }: DrawingStyle): readonly Mark[] {
   const body = wallBody(network, opening.wall);
   const detail = lettering <= CLOSE;
-  const last = remembered.get(opening);
-  if (last?.body === body && last.detail === detail) return last.marks;
-  const marks = isThere(openingSpan(network, opening)) ? openingSigns(network, opening, detail) : [];
-  remembered.set(opening, { body, detail, marks });
-  return marks;
+  // while its wall's body is the same, so is the opening
+  return lastDrawn(opening, [body, detail], () =>
+    isThere(openingSpan(network, opening)) ? openingSigns(network, opening, detail) : [],
+  );
 }
 
-/** While its wall's body is the same, so is the opening. */
-const remembered = new WeakMap<Opening, { body: WallBody; detail: boolean; marks: readonly Mark[] }>();
+const lastDrawn = lastFor<Opening, readonly Mark[]>();
 
 /** An opening narrower than this many lettering heights has no room for its number. */
 const NUMBERED = 3.5;

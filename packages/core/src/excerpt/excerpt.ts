@@ -1,3 +1,4 @@
+import { lastFor } from '../memory';
 import { type DerivedFloor, deriveFloor } from '../derived';
 import { type Box, boxAround, ringsBox } from '../geometry';
 import {
@@ -191,13 +192,10 @@ export function staysWithin({ plan, held, mine, beside, box }: Excerpt, after: P
 }
 
 /** The floor without what the excerpt may change: it stays as it is while the excerpt is worked on. */
-export const restOf = (derived: DerivedFloor, excerpt: Excerpt): DerivedFloor => {
-  let rest = rests.get(excerpt);
-  if (!rest) rests.set(excerpt, (rest = parted(derived, excerpt, false)));
-  return rest;
-};
+export const restOf = (derived: DerivedFloor, excerpt: Excerpt): DerivedFloor =>
+  lastRest(excerpt, [derived], () => parted(derived, excerpt, false));
 
-const rests = new WeakMap<Excerpt, DerivedFloor>();
+const lastRest = lastFor<Excerpt, DerivedFloor>();
 
 /** What the excerpt may change, as it is after an edit of it. `known` says where the lengths of the whole floor come from. */
 export const deriveExcerpt = (after: Plan, excerpt: Excerpt, known: DerivedFloor): DerivedFloor =>

@@ -1,14 +1,9 @@
+import { onceFor } from '../memory';
 import { ringsArea } from './clip';
 import { type Ring, flattened, ringContains, signedArea } from './polygon';
 
-const one = new WeakMap<readonly Ring[], readonly (readonly Ring[])[]>();
-
 /** Rings parted into connected pieces, each its outline followed by what is cut out of it; the largest piece first. Outlines are clockwise, holes anticlockwise. */
-export function piecesOf(rings: readonly Ring[]): readonly (readonly Ring[])[] {
-  let pieces = one.get(rings);
-  if (!pieces) one.set(rings, (pieces = parted(rings)));
-  return pieces;
-}
+export const piecesOf = onceFor((rings: readonly Ring[]): readonly (readonly Ring[])[] => parted(rings));
 
 function parted(rings: readonly Ring[]): readonly (readonly Ring[])[] {
   const outer = rings.filter((ring) => signedArea(ring) > 0);

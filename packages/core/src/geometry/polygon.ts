@@ -1,3 +1,4 @@
+import { onceFor } from '../memory';
 import { arcOf, edgeLength, flattenEdge, segmentArea, shareOfArc } from './arc';
 import { properCrossing, side } from './segment';
 import { type Point, cross, distance, dot, subtract } from './point';
@@ -60,18 +61,12 @@ function inSegment(a: Point, b: Point, bulge: number, p: Point): boolean {
   return distance(centre, p) < radius;
 }
 
-const flat = new WeakMap<Ring, Ring>();
+const flat = onceFor((ring: Ring): Ring =>
+  ring.flatMap((a, i) => flattenEdge(a, ring[(i + 1) % ring.length]!, a.bulge)),
+);
 
 /** The ring with its arcs as short chords, none off by more than a tenth of a millimetre; a ring without arcs is itself. */
-export function flattened(ring: Ring): Ring {
-  if (!ring.some((p) => p.bulge)) return ring;
-  let made = flat.get(ring);
-  if (!made) {
-    made = ring.flatMap((a, i) => flattenEdge(a, ring[(i + 1) % ring.length]!, a.bulge));
-    flat.set(ring, made);
-  }
-  return made;
-}
+export const flattened = (ring: Ring): Ring => (ring.some((p) => p.bulge) ? flat(ring) : ring);
 
 /** Below this, mm², three points turn no corner. */
 const FLAT = 1e-6;

@@ -1,3 +1,4 @@
+import { onceFor } from '../memory';
 import type { Collections } from './kinds';
 import type { Room } from './kinds/rooms';
 import type { Wall } from './kinds/walls';
@@ -49,13 +50,17 @@ export interface Plan extends Collections {
 export const thicknessOf = (wall: Wall): number => wall.left + wall.right;
 export const ceilingHeightOf = (plan: Plan, room: Room): number => room.ceilingHeight ?? plan.job.usual.ceilingHeight;
 
-const wallLists = new WeakMap<Collection<Wall>, Map<Id, readonly Wall[]>>();
+const wallLists = onceFor((walls: Collection<Wall>): ReadonlyMap<Id, readonly Wall[]> => {
+  const lists = new Map<Id, Wall[]>();
+  for (const wall of Object.values(walls)) {
+    const list = lists.get(wall.floor);
+    if (list) list.push(wall);
+    else lists.set(wall.floor, [wall]);
+  }
+  return lists;
+});
+const NONE: readonly Wall[] = [];
 
 /** The walls of one floor of a plan, in the order they were made. */
-export function wallsOf(plan: Pick<Plan, 'walls'>, floor: Id): readonly Wall[] {
-  let lists = wallLists.get(plan.walls);
-  if (!lists) wallLists.set(plan.walls, (lists = new Map()));
-  let list = lists.get(floor);
-  if (!list) lists.set(floor, (list = Object.values(plan.walls).filter((wall) => wall.floor === floor)));
-  return list;
-}
+export const wallsOf = (plan: Pick<Plan, 'walls'>, floor: Id): readonly Wall[] =>
+  wallLists(plan.walls).get(floor) ?? NONE;

@@ -1,7 +1,8 @@
+import { lastFor } from '../memory';
 import { type Ring, intersection, ringContains, ringsArea } from '../geometry';
 import type { Draft } from '../plan/draft';
 import { wallsOf } from '../plan/plan';
-import type { Collection, Id, Room, Wall } from '../plan/plan';
+import type { Id, Room, Wall } from '../plan/plan';
 import { type Face, type Network, cornerRing, enclosedSides, faceKey, networkOf, sidesOf } from '../walls';
 import { type Surface, surfaceAt, surfacesOf } from './surfaces';
 import { surfaceContains, surfaceHolds, labelPoint } from './label-point';
@@ -117,24 +118,20 @@ interface RoomBefore {
   readonly ring: Ring;
 }
 
-const before = new WeakMap<Network, { rooms: Collection<Room>; found: readonly RoomBefore[] }>();
+const lastBefore = lastFor<Network, readonly RoomBefore[]>();
 
 /** The rooms as they were before the edit, each with its outline. Remembered: a drag begins at the same plan at every step. */
-function roomsBefore(draft: Draft, floor: Id): readonly RoomBefore[] {
-  const network = networkBefore(draft, floor);
-  const last = before.get(network);
-  if (last?.rooms === draft.before.rooms) return last.found;
-  const floors = surfacesOf(network);
-  const found = Object.values(draft.before.rooms)
-    .filter((room) => room.floor === floor)
-    .flatMap((room) => {
-      const home = surfaceAt(floors, room.at);
+function roomsBefore({ before }: Draft, floor: Id): readonly RoomBefore[] {
+  const network = networkOf(before.corners, wallsOf(before, floor));
+  return lastBefore(network, [before.rooms], () => {
+    const surfaces = surfacesOf(network);
+    return Object.values(before.rooms).flatMap((room) => {
+      const home = room.floor === floor ? surfaceAt(surfaces, room.at) : undefined;
       return home
         ? [{ room, face: home.face, outline: home.outline, ring: cornerRing(network, home.face.outline) }]
         : [];
     });
-  before.set(network, { rooms: draft.before.rooms, found });
-  return found;
+  });
 }
 
 /**

@@ -1,3 +1,4 @@
+import { onceFor } from '../memory';
 import {
   type Course,
   type Point,
@@ -136,25 +137,16 @@ function runsOf(loop: Loop): FaceRun[] {
   return runs;
 }
 
-const freeBefore = new WeakMap<Network, readonly FaceRun[]>();
-
 /** The walls that look at no room on either side, each once, seen from the right of the walk from start to end. */
-export function freeRuns(network: Network): readonly FaceRun[] {
-  let runs = freeBefore.get(network);
-  if (!runs) {
-    const enclosing = enclosedSides(network);
-    const bare = (half: HalfWall) => !enclosing.has(half.wall.id);
-    runs =
-      enclosing.size === network.walls.length
-        ? []
-        : loopsOf(network)
-            .filter((loop) => loop.halves.some(bare))
-            .flatMap(runsOf)
-            .filter((run) => run.halves[0]!.forward && run.halves.every(bare));
-    freeBefore.set(network, runs);
-  }
-  return runs;
-}
+export const freeRuns = onceFor((network: Network): readonly FaceRun[] => {
+  const enclosing = enclosedSides(network);
+  if (enclosing.size === network.walls.length) return [];
+  const bare = (half: HalfWall) => !enclosing.has(half.wall.id);
+  return loopsOf(network)
+    .filter((loop) => loop.halves.some(bare))
+    .flatMap(runsOf)
+    .filter((run) => run.halves[0]!.forward && run.halves.every(bare));
+});
 
 function runOf(halves: readonly HalfWall[], a: Point, b: Point): FaceRun {
   const { from, d: first, bulge: bow } = halves[0]!;

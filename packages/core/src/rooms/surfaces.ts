@@ -1,3 +1,4 @@
+import { lastFor, onceFor } from '../memory';
 import Flatbush from 'flatbush';
 import {
   type Box,
@@ -35,18 +36,12 @@ export interface Surface {
   readonly box: Box;
 }
 
-const remembered = new WeakMap<Network, readonly Surface[]>();
-
 /**
  * The floors enclosed by walls. Where a wall of one room is drawn so close to another room that its body reaches
  * over, the wall is solid and the floor stops at it. Where that parts a floor, its pieces are floors of their own. A piece with hardly any floor, or
  * nowhere as wide as a person's foot, is not a room but a gap between walls (`cavitiesOf`).
  */
-export function surfacesOf(network: Network): readonly Surface[] {
-  let surfaces = remembered.get(network);
-  if (!surfaces) remembered.set(network, (surfaces = findSurfaces(network)));
-  return surfaces;
-}
+export const surfacesOf = onceFor((network: Network): readonly Surface[] => findSurfaces(network));
 
 function findSurfaces(network: Network): Surface[] {
   const near = bodiesNear(network);
@@ -57,24 +52,15 @@ function findSurfaces(network: Network): Surface[] {
   );
 }
 
-const pieces = new WeakMap<RoomOutline, readonly RoomOutline[]>();
-
 /** The connected pieces of an outline, the largest first, which keeps all its faces; the others have those they touch. */
-function piecesOfOutline(outline: RoomOutline): readonly RoomOutline[] {
-  let found = pieces.get(outline);
-  if (!found) {
-    const parts = piecesOf(outline.rings);
-    found =
-      parts.length === 1
-        ? [outline]
-        : parts.map((rings, i): RoomOutline => {
-            const runs = i === 0 ? outline.runs : outline.runs.filter((run) => touches(run, rings));
-            return { rings, runs, area: ringsArea(rings) };
-          });
-    pieces.set(outline, found);
-  }
-  return found;
-}
+const piecesOfOutline = onceFor((outline: RoomOutline): readonly RoomOutline[] => {
+  const parts = piecesOf(outline.rings);
+  if (parts.length === 1) return [outline];
+  return parts.map((rings, i): RoomOutline => {
+    const runs = i === 0 ? outline.runs : outline.runs.filter((run) => touches(run, rings));
+    return { rings, runs, area: ringsArea(rings) };
+  });
+});
 
 /** Does some edge of the rings lie along the face? */
 const touches = ({ course }: FaceRun, rings: readonly Ring[]): boolean =>
@@ -85,44 +71,29 @@ const touches = ({ course }: FaceRun, rings: readonly Ring[]): boolean =>
     }),
   );
 
-const sorts = new WeakMap<RoomOutline, boolean>();
-
-function isSurface(outline: RoomOutline): boolean {
-  let is = sorts.get(outline);
-  if (is === undefined) {
-    const { rings, area } = outline;
-    const length = rings.reduce((sum, ring) => sum + ringLength(ring), 0);
-    // no region is farther from its edges everywhere than area / length (Minkowski sums; from memory)
-    is =
-      area >= LEAST_FLOOR && (2 * area >= NARROWEST_FLOOR * length || 2 * widest(rings, 5).radius >= NARROWEST_FLOOR);
-    sorts.set(outline, is);
-  }
-  return is;
-}
+const isSurface = onceFor(({ rings, area }: RoomOutline): boolean => {
+  if (area < LEAST_FLOOR) return false;
+  const length = rings.reduce((sum, ring) => sum + ringLength(ring), 0);
+  // no region is farther from its edges everywhere than area / length (Minkowski sums; from memory)
+  return 2 * area >= NARROWEST_FLOOR * length || 2 * widest(rings, 5).radius >= NARROWEST_FLOOR;
+});
 
 /** An outline comes with the bodies it was last held against: the same again need no looking. */
-const clearedBefore = new WeakMap<RoomOutline, { near: readonly WallBody[]; result: RoomOutline }>();
+const lastCleared = lastFor<RoomOutline, RoomOutline>();
 
 function cleared(outline: RoomOutline, bodiesAt: (box: Box) => WallBody[]): RoomOutline {
   const box = outlineBox(outline);
   if (!box) return outline;
   const near = bodiesAt(box);
-  const last = clearedBefore.get(outline);
-  if (last && last.near.length === near.length && last.near.every((body, i) => body === near[i])) return last.result;
-  const over = near.filter((body) => reachesOver(coreOf(body), outline.rings)).map((body) => body.ring);
-  const rings = over.length > 0 ? difference(outline.rings, over) : outline.rings;
-  const result = over.length > 0 ? { ...outline, rings, area: Math.max(0, ringsArea(rings)) } : outline;
-  clearedBefore.set(outline, { near, result });
-  return result;
+  return lastCleared(outline, near, () => {
+    const over = near.filter((body) => reachesOver(coreOf(body), outline.rings)).map((body) => body.ring);
+    if (over.length === 0) return outline;
+    const rings = difference(outline.rings, over);
+    return { ...outline, rings, area: Math.max(0, ringsArea(rings)) };
+  });
 }
 
-const boxes = new WeakMap<RoomOutline, Box | null>();
-
-function outlineBox(outline: RoomOutline): Box | null {
-  let box = boxes.get(outline);
-  if (box === undefined) boxes.set(outline, (box = ringsBox(outline.rings)));
-  return box;
-}
+const outlineBox = onceFor(({ rings }: RoomOutline): Box | null => ringsBox(rings));
 
 /** Finds the wall bodies whose box meets another box, always in the order of the walls. */
 function bodiesNear(network: Network): (box: Box) => WallBody[] {
@@ -147,16 +118,11 @@ interface Core {
 }
 
 const NOWHERE: Box = { minX: 0, minY: 0, maxX: 0, maxY: 0 };
-const cores = new WeakMap<WallBody, Core>();
 
-function coreOf(body: WallBody): Core {
-  let core = cores.get(body);
-  if (!core) {
-    const rings = isConvex(body.ring) ? [shrunk(body.ring)] : inset([body.ring], TOUCH);
-    cores.set(body, (core = { rings, box: ringsBox(rings) ?? NOWHERE }));
-  }
-  return core;
-}
+const coreOf = onceFor(({ ring }: WallBody): Core => {
+  const rings = isConvex(ring) ? [shrunk(ring)] : inset([ring], TOUCH);
+  return { rings, box: ringsBox(rings) ?? NOWHERE };
+});
 
 function isConvex(ring: Ring): boolean {
   return ring.every((a, i) => {

@@ -1,3 +1,4 @@
+import { onceFor } from '../memory';
 import { direction, dot } from '../geometry';
 import { type Id, type Place, thicknessOf } from '../plan/plan';
 import { type HalfWall, type Network, runOfReading } from '../walls';
@@ -76,18 +77,11 @@ export function valueOnPlan(network: Network, place: Place): number | null {
   return place.kind === 'angle' ? (value * 180) / Math.PI : value;
 }
 
-const drawn = new WeakMap<Network, { readonly unknowns: Unknowns; readonly x: Float64Array }>();
-
 /** The corners of a network as they are. */
-export function asDrawn(network: Network): { readonly unknowns: Unknowns; readonly x: Float64Array } {
-  let known = drawn.get(network);
-  if (!known) {
-    const unknowns = new Unknowns([...network.corners.keys()]);
-    known = { unknowns, x: unknowns.vector((id) => network.corners.get(id)!, network.walls) };
-    drawn.set(network, known);
-  }
-  return known;
-}
+export const asDrawn = onceFor((network: Network): { readonly unknowns: Unknowns; readonly x: Float64Array } => {
+  const unknowns = new Unknowns([...network.corners.keys()]);
+  return { unknowns, x: unknowns.vector((id) => network.corners.get(id)!, network.walls) };
+});
 
 /** Walls within this of the way to a corner that is no longer their own end lead there all the same: cos 8°. */
 const LEADS = 0.99;

@@ -1,3 +1,4 @@
+import { onceFor } from '../memory';
 import { type Ring, ringContains, signedArea } from '../geometry';
 import type { Corner, Id } from '../plan/plan';
 import { type HalfWall, type Network, closedWalks } from './network';
@@ -36,14 +37,8 @@ export function loopsOf(network: Network): Loop[] {
   return closedWalks(network).map(({ halves, corners }) => ({ halves, area: signedArea(lineOf(halves, corners)) }));
 }
 
-const remembered = new WeakMap<Network, readonly Face[]>();
-
 /** The bounded faces of the graph, with what stands free inside them. Loops that enclose less than 1 mm² count as nothing. */
-export function facesOf(network: Network): readonly Face[] {
-  let faces = remembered.get(network);
-  if (!faces) remembered.set(network, (faces = traceFaces(network)));
-  return faces;
-}
+export const facesOf = onceFor((network: Network): readonly Face[] => traceFaces(network));
 
 const LEAST = 1;
 
@@ -102,12 +97,8 @@ export function componentsOf(network: Network): Map<Id, number> {
 
 const LEFT = 1;
 const RIGHT = 2;
-const enclosed = new WeakMap<Network, ReadonlyMap<Id, number>>();
-
 /** The walls that look at an enclosed floor, with the sides on which they do; to be read with `sidesOf`. */
-export function enclosedSides(network: Network): ReadonlyMap<Id, number> {
-  const known = enclosed.get(network);
-  if (known) return known;
+export const enclosedSides = onceFor((network: Network): ReadonlyMap<Id, number> => {
   const sides = new Map<Id, number>();
   const note = ({ halves }: Loop) => {
     for (const { wall, forward } of halves) sides.set(wall.id, (sides.get(wall.id) ?? 0) | (forward ? RIGHT : LEFT));
@@ -116,9 +107,8 @@ export function enclosedSides(network: Network): ReadonlyMap<Id, number> {
     note(face.outline);
     face.holes.forEach(note);
   }
-  enclosed.set(network, sides);
   return sides;
-}
+});
 
 export function sidesOf(sides: ReadonlyMap<Id, number>, wall: Id): { left: boolean; right: boolean } {
   const at = sides.get(wall) ?? 0;

@@ -1,3 +1,4 @@
+import { lastFor, onceFor } from '../memory';
 import {
   type Course,
   type Point,
@@ -10,7 +11,7 @@ import {
   withoutSpikes,
 } from '../geometry';
 import type { Id, Wall } from '../plan/plan';
-import { type Joint, type Network, jointsBeside } from './network';
+import { type HalfWall, type Joint, type Network, jointsBeside } from './network';
 
 /** The body of a wall on plan, joined to its neighbours. */
 export interface WallBody {
@@ -19,7 +20,7 @@ export interface WallBody {
   readonly ring: Ring;
 }
 
-const remembered = new WeakMap<Wall, { joints: readonly Joint[]; body: WallBody }>();
+const lastBody = lastFor<Wall, WallBody>();
 
 /** The outline of a wall: its two faces, from joint to joint, and the corner points between. mm. */
 export function wallBody(network: Network, id: Id): WallBody {
@@ -28,8 +29,12 @@ export function wallBody(network: Network, id: Id): WallBody {
   const atStart = jointsBeside(there);
   const atEnd = jointsBeside(back);
   const joints = [atStart.left, atStart.right, atEnd.left, atEnd.right];
-  const last = remembered.get(there.wall);
-  if (last && last.joints.every((joint, i) => joint === joints[i])) return last.body;
+  return lastBody(there.wall, joints, () => between(network, there, back, atStart, atEnd));
+}
+
+type Beside = ReturnType<typeof jointsBeside>;
+
+function between(network: Network, there: HalfWall, back: HalfWall, atStart: Beside, atEnd: Beside): WallBody {
   const start = network.corners.get(there.from)!;
   const end = network.corners.get(back.from)!;
   // walking clockwise: left face from start to end, then the right face back; each end owns the bevel at its right hand
@@ -45,9 +50,7 @@ export function wallBody(network: Network, id: Id): WallBody {
   ]);
   // a wall shorter than its neighbours are thick has faces that cross: its body ends square
   const sound = signedArea(ring) > 0 && isSimple(ring);
-  const body = { wall: there.wall, ring: sound ? ring : bandAlong(there.course, there.left, there.right) };
-  remembered.set(there.wall, { joints, body });
-  return body;
+  return { wall: there.wall, ring: sound ? ring : bandAlong(there.course, there.left, there.right) };
 }
 
 /** The point p of a face that runs along a course to q, as the beginning of an arc if the course is one. */
@@ -60,15 +63,10 @@ export function bowed(course: Course, p: Point, q: Point): RingPoint {
 
 export const hasBody = (wall: Wall): boolean => wall.left + wall.right > 0;
 
-const allBodies = new WeakMap<Network, readonly WallBody[]>();
-
 /** The bodies of all walls, in the order of the walls. A chalk line has none. */
-export function bodiesOf(network: Network): readonly WallBody[] {
-  let bodies = allBodies.get(network);
-  if (!bodies)
-    allBodies.set(network, (bodies = network.walls.filter(hasBody).map((wall) => wallBody(network, wall.id))));
-  return bodies;
-}
+export const bodiesOf = onceFor((network: Network): readonly WallBody[] =>
+  network.walls.filter(hasBody).map((wall) => wallBody(network, wall.id)),
+);
 
 /** The points of the right face's joint; at an open end the second is the left face's own. */
 const ownRight = ({ left, right }: { left: Joint; right: Joint }): readonly Point[] =>

@@ -1,6 +1,6 @@
-import type { Mark } from '@velvet-tape/core';
+import { type Dashes, type Ink, type Mark, type Painter, type Weight, painted, runsClockwise } from '@velvet-tape/core';
 import { pathData } from '@velvet-tape/formats';
-import { memo } from 'react';
+import { type ReactNode, memo } from 'react';
 import { G, Path, Text } from '../../ui/svg';
 import { FONTS, type HouseColours } from '../../ui/theme';
 
@@ -9,6 +9,86 @@ const THIN = { vectorEffect: 'non-scaling-stroke' } as const;
 
 /** A rim of floor round lettering, so that a line behind it does not cut through. */
 const HALO = { strokeWidth: 4, strokeLinejoin: 'round', paintOrder: 'stroke', ...THIN } as const;
+
+/** px */
+const WEIGHTS: Record<Weight, number> = {
+  edge: 1,
+  fine: 0.8,
+  thin: 1,
+  firm: 1.3,
+  medium: 2,
+  bold: 2.5,
+  broad: 3,
+};
+
+const DASHES: Record<Dashes, { strokeDasharray: string; strokeLinecap?: 'round' }> = {
+  rough: { strokeDasharray: '5 4' },
+  scaled: { strokeDasharray: '1 4', strokeLinecap: 'round' },
+  check: { strokeDasharray: '14 3' },
+  hidden: { strokeDasharray: '6 3' },
+  chalk: { strokeDasharray: '12 4 2 4' },
+};
+
+const inksOf = (c: HouseColours): Record<Ink, string> => ({
+  ink: c.ink,
+  soft: c.inkSoft,
+  wall: c.wall,
+  floor: c.floor,
+  solid: c.linenDeep,
+  glass: c.tints.water,
+  tick: c.brassDeep,
+  alarm: c.clay,
+});
+
+/** Paints on the screen; lettering is so high, mm of the house. Pictures lie in a layer of their own under the drawing. */
+function screenPainter(colours: HouseColours, lettering: number): Painter<ReactNode> {
+  const inks = inksOf(colours);
+  const line = (style: { ink: Ink; weight: Weight; dashes?: Dashes } | null) =>
+    style && {
+      stroke: inks[style.ink],
+      strokeWidth: WEIGHTS[style.weight],
+      ...(style.dashes && DASHES[style.dashes]),
+    };
+  return {
+    path: (mark, style) => {
+      const fill = mark.tint ? colours.tints[mark.tint] : style.fill ? inks[style.fill.ink] : 'none';
+      const opacity = style.fill?.opacity;
+      return (
+        <Path
+          testID={mark.key}
+          d={pathData(mark.rings, mark.closed)}
+          fillRule="evenodd"
+          fill={fill}
+          {...(opacity !== undefined && { fillOpacity: opacity })}
+          {...line(style.line)}
+          {...THIN}
+        />
+      );
+    },
+    arc: (mark, style) => {
+      const { from, to, radius } = mark;
+      const d = `M ${from.x} ${from.y} A ${radius} ${radius} 0 0 ${runsClockwise(mark) ? 1 : 0} ${to.x} ${to.y}`;
+      return <Path d={d} fill="none" {...line(style.line)} {...THIN} />;
+    },
+    text: ({ at, turn, key, size, text }, style) => (
+      <G transform={`translate(${at.x} ${at.y}) rotate(${turn})`}>
+        <Text
+          testID={key}
+          textAnchor="middle"
+          dy={lettering * size * 0.35}
+          fontSize={lettering * size}
+          fontFamily={style.text?.face === 'title' ? FONTS.serif : FONTS.sans}
+          fill={inks[style.text?.ink ?? 'ink']}
+          {...HALO}
+          stroke={colours.floor}
+        >
+          {text}
+        </Text>
+      </G>
+    ),
+    picture: () => null,
+  };
+}
 
 interface Props {
   mark: Mark;
@@ -19,88 +99,5 @@ interface Props {
 
 /** Paints one mark of a drawing on the screen. The same mark is not painted again. */
 export const MarkView = memo(function MarkView({ mark, colours, lettering }: Props) {
-  if (mark.kind === 'text') {
-    const soft = mark.role === 'room.area';
-    return (
-      <G transform={`translate(${mark.at.x} ${mark.at.y}) rotate(${mark.turn})`}>
-        <Text
-          testID={mark.key}
-          textAnchor="middle"
-          dy={lettering * mark.size * 0.35}
-          fontSize={lettering * mark.size}
-          fontFamily={mark.role === 'room.name' ? FONTS.serif : FONTS.sans}
-          fill={soft ? colours.inkSoft : colours.ink}
-          {...HALO}
-          stroke={colours.floor}
-        >
-          {mark.text}
-        </Text>
-      </G>
-    );
-  }
-  if (mark.kind === 'arc') {
-    const { centre, from, to, radius } = mark;
-    const clockwise = (from.x - centre.x) * (to.y - centre.y) - (from.y - centre.y) * (to.x - centre.x) > 0;
-    const d = `M ${from.x} ${from.y} A ${radius} ${radius} 0 0 ${clockwise ? 1 : 0} ${to.x} ${to.y}`;
-    return <Path d={d} fill="none" stroke={colours.inkSoft} strokeWidth={1} {...THIN} />;
-  }
-  const d = pathData(mark.rings, mark.closed);
-  const tint = mark.tint && { fill: colours.tints[mark.tint] };
-  return <Path testID={mark.key} d={d} fillRule="evenodd" {...styleOf(mark.role, colours)} {...tint} {...THIN} />;
+  return painted(screenPainter(colours, lettering), mark);
 });
-
-function styleOf(role: Mark['role'], c: HouseColours) {
-  const line = (stroke: string, strokeWidth: number, more: object = {}) => ({
-    fill: 'none',
-    stroke,
-    strokeWidth,
-    ...more,
-  });
-  switch (role) {
-    case 'floor':
-      return { fill: c.floor };
-    case 'wall.cut':
-      return { fill: c.wall, stroke: c.wall, strokeWidth: 1 };
-    case 'solid.cut':
-      return { fill: c.linenDeep, stroke: c.wall, strokeWidth: 2 };
-    case 'solid.hatch':
-      return line(c.wall, 1);
-    case 'chalk.line':
-      return line(c.inkSoft, 2, { strokeDasharray: '12 4 2 4' });
-    case 'open.end':
-      return { fill: c.clay, fillOpacity: 0.25, stroke: c.clay, strokeWidth: 2.5 };
-    case 'opening.gap':
-      return { fill: c.floor, stroke: c.floor, strokeWidth: 1 };
-    case 'elevation.wall':
-      return { fill: c.floor, stroke: c.wall, strokeWidth: 2 };
-    case 'elevation.opening':
-      return { fill: c.linenDeep, stroke: c.ink, strokeWidth: 1.5 };
-    case 'elevation.glass':
-      return { fill: c.tints.water, stroke: c.ink, strokeWidth: 1 };
-    case 'elevation.hidden':
-    case 'opening.over':
-      return line(c.inkSoft, 1, { strokeDasharray: '6 3' });
-    case 'opening.pocket':
-    case 'opening.frame':
-    case 'window.frame':
-      return { fill: c.floor, stroke: c.ink, strokeWidth: 1 };
-    case 'window.glass':
-      return line(c.ink, 1);
-    case 'door.leaf':
-      return line(c.ink, 2);
-    case 'dimension.rough':
-      return line(c.inkSoft, 1, { strokeDasharray: '5 4' });
-    case 'dimension.taped':
-      return line(c.ink, 1.2);
-    case 'dimension.workedOut':
-      return line(c.inkSoft, 0.8);
-    case 'dimension.scaled':
-      return line(c.ink, 1, { strokeDasharray: '1 4', strokeLinecap: 'round' });
-    case 'dimension.check':
-      return line(c.inkSoft, 0.8, { strokeDasharray: '14 3' });
-    case 'dimension.tick':
-      return line(c.brassDeep, 3);
-    default:
-      return line(c.ink, 1);
-  }
-}

@@ -1,3 +1,4 @@
+import { lastFor } from '../../memory';
 import { z } from 'zod';
 import type { Collection, Id, WallSide } from '../values';
 import { coordinate, id, millimetres, note, theNote, wallEnd, wallSide } from './fields';
@@ -46,7 +47,7 @@ export const withArticle = (kind: OpeningKind): string => (kind === 'opening' ? 
 
 const LETTER: Record<OpeningKind, string> = { door: 'D', window: 'W', opening: 'O' };
 
-const resolved = new WeakMap<PlacedOpening, { type: OpeningType; opening: Opening }>();
+const lastOpening = lastFor<PlacedOpening, Opening>();
 
 /** The opening with what its type and its floor say; the same one as last time while nothing changed. Throws when the plan has no such type. */
 export function openingOf({ types, walls, floors }: Omit<WithOpenings, 'openings'>, placed: PlacedOpening): Opening {
@@ -54,13 +55,10 @@ export function openingOf({ types, walls, floors }: Omit<WithOpenings, 'openings
   if (!type) throw new Error(`Opening ${placed.id} has lost its type.`);
   const kind = kindOfForm(type.form);
   const label = `${LETTER[kind]}${floorMark({ floors }, walls[placed.wall]?.floor)}${placed.number}`;
-  const last = resolved.get(placed);
-  if (last?.type === type && last.opening.label === label) return last.opening;
-  const { id: _, name: __, ...spec } = type;
-  const sill = placed.ownSill ?? type.sill;
-  const opening = { ...spec, ...placed, sill, kind, label };
-  resolved.set(placed, { type, opening });
-  return opening;
+  return lastOpening(placed, [type, label], () => {
+    const { id: _, name: __, ...spec } = type;
+    return { ...spec, ...placed, sill: placed.ownSill ?? type.sill, kind, label };
+  });
 }
 
 /** Only what is kept of an opening; what its type says stays in the type. */

@@ -1,0 +1,69 @@
+import type { Role } from './marks';
+
+/** Inks by what they are for; a painter has a colour for each. `floor` is that of the floor and of paper, `tick` that of what is taped, `alarm` that of what is open. */
+export type Ink = 'ink' | 'soft' | 'wall' | 'floor' | 'solid' | 'glass' | 'tick' | 'alarm';
+/** How broad a line is, from the finest. */
+export type Weight = 'edge' | 'fine' | 'thin' | 'firm' | 'medium' | 'bold' | 'broad';
+export type Dashes = 'rough' | 'scaled' | 'check' | 'hidden' | 'chalk';
+
+export interface LineStyle {
+  readonly ink: Ink;
+  readonly weight: Weight;
+  readonly dashes?: Dashes;
+}
+
+export interface RoleStyle {
+  /** What it is filled with; null: it is a line. */
+  readonly fill: { readonly ink: Ink; readonly opacity?: number } | null;
+  readonly line: LineStyle | null;
+  /** Lettering; of what has none it is null. */
+  readonly text: { readonly ink: Ink; readonly face: 'plain' | 'title' } | null;
+}
+
+const NONE: RoleStyle = { fill: null, line: null, text: null };
+const line = (ink: Ink, weight: Weight, dashes?: Dashes): RoleStyle => ({
+  ...NONE,
+  line: { ink, weight, ...(dashes && { dashes }) },
+});
+const area = (fill: Ink, ink: Ink, weight: Weight): RoleStyle => ({
+  ...NONE,
+  fill: { ink: fill },
+  line: { ink, weight },
+});
+const lettered = (style: RoleStyle, ink: Ink = 'ink', face: 'plain' | 'title' = 'plain'): RoleStyle => ({
+  ...style,
+  text: { ink, face },
+});
+
+/** How every role is drawn, whoever paints it: on the screen, on a sheet, in a file. */
+export const STYLES: Readonly<Record<Role, RoleStyle>> = {
+  underlay: NONE,
+  floor: { ...NONE, fill: { ink: 'floor' } },
+  'wall.cut': area('wall', 'wall', 'edge'),
+  'solid.cut': area('solid', 'wall', 'medium'),
+  'solid.hatch': line('wall', 'thin'),
+  'chalk.line': line('soft', 'medium', 'chalk'),
+  'open.end': { ...NONE, fill: { ink: 'alarm', opacity: 0.25 }, line: { ink: 'alarm', weight: 'bold' } },
+  'opening.gap': area('floor', 'floor', 'edge'),
+  'opening.over': line('soft', 'thin', 'hidden'),
+  'opening.pocket': area('floor', 'ink', 'thin'),
+  'opening.frame': area('floor', 'ink', 'thin'),
+  'opening.number': lettered(NONE),
+  'elevation.wall': area('floor', 'wall', 'medium'),
+  'elevation.opening': area('solid', 'ink', 'firm'),
+  'elevation.glass': area('glass', 'ink', 'thin'),
+  'elevation.line': lettered(line('ink', 'thin')),
+  'elevation.hidden': line('soft', 'thin', 'hidden'),
+  'door.leaf': line('ink', 'medium'),
+  'door.swing': line('soft', 'thin'),
+  'window.frame': area('floor', 'ink', 'thin'),
+  'window.glass': line('ink', 'thin'),
+  'dimension.rough': lettered(line('soft', 'thin', 'rough')),
+  'dimension.taped': lettered(line('ink', 'firm')),
+  'dimension.scaled': lettered(line('ink', 'thin', 'scaled')),
+  'dimension.workedOut': lettered(line('soft', 'fine')),
+  'dimension.check': lettered(line('soft', 'fine', 'check')),
+  'dimension.tick': line('tick', 'broad'),
+  'room.name': lettered(NONE, 'ink', 'title'),
+  'room.area': lettered(NONE, 'soft'),
+};
