@@ -36,14 +36,14 @@ describe('walls are found on plans drawn from known floors', () => {
   // the finder was tuned on the seeds 1 to 40; what is reported is of others; more of them in the trial `walls`
   beforeAll(async () => {
     const script = join(__dirname, 'measure-walls.ts');
-    const { stdout } = await promisify(execFile)('npx', ['tsx', script, '1001', '10']);
+    const { stdout } = await promisify(execFile)('npx', ['tsx', script, '1001', '6']);
     const report = stdout.trim().split('\n').at(-1)!;
     ({ clean, noisy } = JSON.parse(report) as { clean: Measured; noisy: Measured });
-    process.stdout.write(`Walls found on 10 plans within one wall thickness: ${report}\n`);
+    process.stdout.write(`Walls found on 6 plans within one wall thickness: ${report}\n`);
   }, 300_000);
 
   test('clean: 90 % of their length and more, and 90 % of what is proposed is wall', () => {
-    expect(clean.plans).toBe(10);
+    expect(clean.plans).toBe(6);
     expect(clean.recall).toBeGreaterThanOrEqual(0.9);
     expect(clean.precision).toBeGreaterThanOrEqual(0.9);
     expect(clean.openings).toBeGreaterThan(0.85);
@@ -51,7 +51,7 @@ describe('walls are found on plans drawn from known floors', () => {
   });
 
   test('turned, on grey paper, blurred and from a JPEG: 75 % and 80 %', () => {
-    expect(noisy.plans).toBe(10);
+    expect(noisy.plans).toBe(6);
     expect(noisy.recall).toBeGreaterThanOrEqual(0.75);
     expect(noisy.precision).toBeGreaterThanOrEqual(0.8);
     // a drawing turned by 1 to 3° is seen to be, to a tenth of a degree

@@ -24,12 +24,12 @@ import { House, tapeIntent } from './house';
 
 /** Shares of `npm run trials`, from fixed seeds: what is promised for all inputs. */
 describe('what is drawn is there', () => {
-  test('of 400 drawings of two boxes none loses a room, and no wall comes out slanted', () => {
-    expect(drawTwoBoxes(400, 11)).toMatchObject({ refused: 0, lost: 0, slanted: 0 });
+  test('of 200 drawings of two boxes none loses a room, and no wall comes out slanted', () => {
+    expect(drawTwoBoxes(200, 11)).toMatchObject({ refused: 0, lost: 0, slanted: 0 });
   });
 
-  test('of 50 random plans rooms and walls tile every one, every room is shown, every plan can be read', () => {
-    const { overWalls, twice, pockets, seeds } = tilePlans(50, 4_000);
+  test('of 30 random plans rooms and walls tile every one, every room is shown, every plan can be read', () => {
+    const { overWalls, twice, pockets, seeds } = tilePlans(30, 4_000);
     expect(seeds).toEqual([]);
     // 1e-3 m²
     expect(Math.max(overWalls.worst, twice.worst)).toBeLessThan(1000);
@@ -55,8 +55,8 @@ describe('what is drawn is there', () => {
   });
 
   test('doors and windows stay where they are when their wall is left alone', () => {
-    const { looked, moved } = openingsStay(200, 7);
-    expect(looked).toBeGreaterThan(60);
+    const { looked, moved } = openingsStay(80, 7);
+    expect(looked).toBeGreaterThan(24);
     expect(moved).toBe(0);
   });
 

@@ -1,13 +1,6 @@
-import {
-  type Colour,
-  type Flattening,
-  type FoundWalls,
-  type Grey,
-  type Progress,
-  findWalls,
-  flattenPhoto,
-  greyOf,
-} from '@velvet-tape/core';
+// only the room of the core it needs: a worker comes whole, nothing is left out of it
+import type { Colour, Flattening, FoundWalls, Grey, Progress } from '@velvet-tape/core';
+import { findWalls, flattenPhoto, greyOf } from '@velvet-tape/core/underlay';
 import { expose, transfer } from 'comlink';
 
 /** A picture ready to be kept. */

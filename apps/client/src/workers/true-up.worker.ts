@@ -1,12 +1,7 @@
-import {
-  type Collection,
-  type Corner,
-  type Misclosure,
-  type Reading,
-  type Wall,
-  misclosuresOf,
-  networkOf,
-} from '@velvet-tape/core';
+// only the rooms of the core it needs: a worker comes whole, nothing is left out of it
+import type { Collection, Corner, Misclosure, Reading, Wall } from '@velvet-tape/core';
+import { misclosuresOf } from '@velvet-tape/core/trueup';
+import { networkOf } from '@velvet-tape/core/walls';
 import { expose } from 'comlink';
 
 const trueUp = {
