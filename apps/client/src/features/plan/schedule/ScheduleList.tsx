@@ -225,7 +225,7 @@ const styles = StyleSheet.create({
   line: { borderBottomWidth: StyleSheet.hairlineWidth, paddingLeft: 14 },
   across: { flexDirection: 'row', alignItems: 'center' },
   pressed: { flex: 1, flexDirection: 'row', gap: 10, minHeight: TOUCH, paddingVertical: 8 },
-  label: { width: 36, fontFamily: FONTS.strong, fontSize: 17 },
+  label: { minWidth: 60, fontFamily: FONTS.strong, fontSize: 17 },
   what: { flex: 1 },
   size: { fontFamily: FONTS.strong, fontSize: 17, fontVariant: ['tabular-nums'] },
   small: { fontSize: 13, lineHeight: 17 },
