@@ -9,7 +9,6 @@ import {
   KINDS,
   mergePlans,
   patchOf,
-  planShape,
   readPatch,
   withPatch,
   newPlan,
