@@ -186,9 +186,8 @@ test('a room and the room beside it are measured by touch, from first tap to fil
   await page.getByLabel('Another name').fill('Scullery');
   await page.getByText('Name it').tap();
   await expect(page.getByTestId('sync')).toHaveAccessibleName(/Offline/);
-  // asked again after twice as long each time, up to a minute
   await server.resume();
-  await expect(page.getByTestId('sync')).toHaveAccessibleName('Saved', { timeout: 70_000 });
+  await expect(page.getByTestId('sync')).toHaveAccessibleName('Saved', { timeout: 25_000 });
 
   const other = await browser.newContext({
     baseURL: server.url,

@@ -66,7 +66,7 @@ test('a step that no longer fits what others did is dropped in words', () => {
   store.dispatch(planActions.fieldChosen('thickness'));
   store.dispatch(planActions.typed('300'));
   store.dispatch(enter);
-  store.dispatch(planActions.adopted({ seen: empty, plan: empty }));
+  store.dispatch(planActions.adopted({ known: empty, plan: empty }));
   store.dispatch(planActions.undone());
   expect(store.getState().plan.notice?.text).toMatch(/changed elsewhere/);
   expect(store.getState().plan.plan).toBe(empty);

@@ -230,7 +230,7 @@ describe('the engine', () => {
 });
 
 test('what fails is tried again after twice as long each time, up to a minute, and never quite when others do', () => {
-  const most = [1, 2, 3, 4, 5, 6, 7, 20].map((failures) => backOff(failures, () => 1));
+  const most = [1, 2, 3, 4, 5, 6, 7, 20].map((failures) => backOff(failures, undefined, () => 1));
   expect(most).toEqual([1000, 2000, 4000, 8000, 16_000, 32_000, 60_000, 60_000]);
-  expect(backOff(3, () => 0)).toBe(2000);
+  expect(backOff(3, undefined, () => 0)).toBe(2000);
 });

@@ -42,7 +42,7 @@ export function workbench(plan: Plan = newPlan({ name: 'Shed' })) {
       return true;
     },
     guide: (guides) => (state.guides = guides),
-    trace: () => undefined,
+    lasso: () => undefined,
     traced: () => null,
     takeSeen: () => false,
     preview: (intent) => state.previews.push(intent),

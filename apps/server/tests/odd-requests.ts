@@ -1,3 +1,4 @@
+import { SCHEMA_VERSION } from '@velvet-tape/core';
 import { gzipSync } from 'node:zlib';
 import { randomFrom } from '../src/demo/hand-drawing';
 import { planWithRoom } from './service';
@@ -92,11 +93,11 @@ export function* oddRequests(count: number, seed: number): Generator<OddRequest>
       const value = any([
         () => ({ version: any([0, 1, 2, ...VALUES]), plan: spoilt(plan, random, VALUES, WORDS) }),
         () => ({
-          schema: 8,
+          schema: SCHEMA_VERSION,
           put: { [any(['walls', 'rooms', 'corners', word()])]: { [word()]: any(VALUES) } },
           drop: {},
         }),
-        () => ({ schema: any([8, ...VALUES]), put: any(VALUES), drop: any(VALUES), job: any(VALUES) }),
+        () => ({ schema: any([SCHEMA_VERSION, ...VALUES]), put: any(VALUES), drop: any(VALUES), job: any(VALUES) }),
         () => any(VALUES),
         () => ({ name: any(VALUES), spec: any(VALUES) }),
       ])();

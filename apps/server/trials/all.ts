@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { type Trial, runTrials } from '../../../scripts/run-trials';
 import { files } from './files';
-import { kills } from './kills';
+import { databaseKills, kills } from './kills';
 import { odd } from './requests';
 import { writers } from './writers';
 
@@ -10,6 +10,7 @@ const trials: Record<string, Trial> = {
   requests: { usual: 20_000, run: odd },
   writers: { usual: 40, run: writers },
   kills: { usual: 60, run: kills },
+  databasekills: { usual: 20, run: databaseKills },
   files: { usual: 1000, run: files },
 };
 

@@ -1,5 +1,6 @@
-import { type ChildProcess, spawn } from 'node:child_process';
+import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
 import { once } from 'node:events';
+import { readFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { type Plan, changeBetween, patchOf, readPlan } from '@velvet-tape/core';
 import { randomFrom } from '../src/demo/hand-drawing';
@@ -19,9 +20,31 @@ async function freePort(): Promise<number> {
 }
 
 /** The service is killed (-9) while several write, again and again: whatever it had said it had saved is there when it is back. */
-export async function kills(count: number, seed: number): Promise<object> {
+export const kills = (count: number, seed: number): Promise<object> => killing('trial_kills', count, seed, null);
+
+/** The same of PostgreSQL. The service goes on, says that it can't save meanwhile, and saves again by itself. */
+export const databaseKills = (count: number, seed: number): Promise<object> =>
+  killing('trial_database_kills', count, seed, async () => {
+    const { CLUSTER, CLUSTER_PORT } = process.env;
+    if (!CLUSTER || !CLUSTER_PORT) throw new Error('Start it with bin/trials: the cluster has to be known.');
+    process.kill(Number(readFileSync(`${CLUSTER}/data/postmaster.pid`, 'utf8').split('\n')[0]), 'SIGKILL');
+    await new Promise((wait) => setTimeout(wait, 1000));
+    const start = spawnSync('bash', ['-c', '. bin/lib.sh; start_cluster "$CLUSTER" "$CLUSTER_PORT"'], {
+      cwd: new URL('../../..', import.meta.url),
+      stdio: ['ignore', 'ignore', 'inherit'],
+    });
+    if (start.status !== 0) throw new Error('PostgreSQL did not come back.');
+  });
+
+/** `strike` kills something else than the service, and brings it back; null: it is the service. */
+async function killing(
+  database: string,
+  count: number,
+  seed: number,
+  strike: (() => Promise<void>) | null,
+): Promise<object> {
   const random = randomFrom(seed);
-  const service = await startService('trial_kills');
+  const service = await startService(database);
   const port = await freePort();
   const url = `http://127.0.0.1:${port}`;
   let [acknowledged, lost, unreadable, refused] = [0, 0, 0, 0];
@@ -55,7 +78,11 @@ export async function kills(count: number, seed: number): Promise<object> {
   /** What the service has now is what it had said, or one that was on its way when it died. */
   const check = async (id: string): Promise<void> => {
     const job = jobs.get(id)!;
-    const answer = await fetch(`${url}/api/jobs/${id}/plan`);
+    let answer = await fetch(`${url}/api/jobs/${id}/plan`);
+    for (let tries = 0; answer.status >= 500 && tries < 50; tries += 1) {
+      await new Promise((wait) => setTimeout(wait, 200));
+      answer = await fetch(`${url}/api/jobs/${id}/plan`);
+    }
     if (answer.status === 404 && !job.at) return;
     const body = (await answer.json()) as At & { plan: unknown };
     const read = readPlan(body.plan);
@@ -67,19 +94,25 @@ export async function kills(count: number, seed: number): Promise<object> {
     lost += missing.length;
     jobs.set(id, { plan: read.plan, at: body, rooms: Object.keys(read.plan.rooms).length });
   };
+  let [child, died] = [await started(service.url, port), 0];
   for (let round = 0; round < count; round += 1) {
-    const child = await started(service.url, port);
+    if (child.exitCode !== null || child.signalCode !== null) child = await started(service.url, port);
     await Promise.all([...jobs.keys()].map(check));
     let dead = false;
     const writing = Promise.all(
       [...jobs.keys()].map(async (id) => {
         // a plan that has become large begins anew
-        while (!dead && jobs.get(id)!.rooms < 60) await write(id).catch(() => (dead = true));
+        while (!dead && jobs.get(id)!.rooms < 60 && (await write(id).catch(() => false)));
       }),
     );
     await new Promise((wait) => setTimeout(wait, 1500 + random() * 2000));
-    child.kill('SIGKILL');
-    await once(child, 'exit');
+    if (strike) {
+      await strike();
+      if (child.exitCode !== null) died += 1;
+    } else {
+      child.kill('SIGKILL');
+      await once(child, 'exit');
+    }
     dead = true;
     await writing;
     for (const [id, { rooms }] of jobs)
@@ -88,8 +121,9 @@ export async function kills(count: number, seed: number): Promise<object> {
         jobs.set(`kill-${round}-${jobs.size}`, { plan: planWithRoom('Next'), at: null, rooms: 0 });
       }
   }
-  await service.close();
-  return { kills: count, acknowledged, lost, unreadable, refused };
+  child.kill('SIGKILL');
+  await service.close().catch(() => undefined);
+  return { kills: count, acknowledged, lost, unreadable, refused, ...(strike && { died }) };
 }
 
 async function started(url: string, port: number): Promise<ChildProcess> {

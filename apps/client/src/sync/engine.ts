@@ -1,5 +1,5 @@
 import { fetchPlan } from './api';
-import { backOff } from './back-off';
+import { LATEST_UNREACHED, backOff } from './back-off';
 import type { Trouble } from './database';
 import { device, putReadable, saveAnew, takeIn } from './device';
 import { Broken, Offline, Refused } from './http';
@@ -54,6 +54,8 @@ export class SyncEngine {
   private failures = 0;
   /** The same for jobs it could not save; and when each is tried again. */
   private readonly broken = new Map<string, { times: number; next: number }>();
+  /** Jobs the server said no to since this page was opened. */
+  private readonly refused = new Set<string>();
 
   constructor(private readonly events: SyncEvents) {
     this.channel.onmessage = (message: MessageEvent<Message>) => this.heard(message.data);
@@ -143,7 +145,7 @@ export class SyncEngine {
   private soon(wait: number): void {
     if (!this.leading) return;
     // what could not be reached is not asked again at once because something was written
-    const rest = this.failures > 0 ? Math.max(wait, backOff(this.failures)) : wait;
+    const rest = this.failures > 0 ? Math.max(wait, backOff(this.failures, LATEST_UNREACHED)) : wait;
     clearTimeout(this.timer);
     this.timer = setTimeout(() => this.run(), rest);
   }
@@ -180,7 +182,8 @@ export class SyncEngine {
       const job = await device.jobs.get(id);
       const trouble = await device.trouble.get(id);
       if (trouble?.what === 'lost') continue;
-      if (trouble?.what === 'refused' && trouble.revision === job?.revision) continue;
+      // a page opened anew may be a newer one: it asks once more
+      if (trouble?.what === 'refused' && trouble.revision === job?.revision && this.refused.has(id)) continue;
       if ((this.broken.get(id)?.next ?? 0) > Date.now()) continue;
       await this.doing(id, () => sendJob(id));
     }
@@ -209,6 +212,7 @@ export class SyncEngine {
   }
 
   private async troubled(id: string, what: Trouble['what'], message: string): Promise<void> {
+    if (what === 'refused') this.refused.add(id);
     const revision = (await device.jobs.get(id))?.revision ?? 0;
     await device.trouble.put({ id, what, message, revision });
   }

@@ -171,8 +171,8 @@ function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
         return [last.derived];
       }
       const faces = outline.runs.map((run) => seen(run, room.id));
-      const held = known?.rooms.find((each) => each.room.id === room.id)?.label ?? null;
-      return [derivedRoom(plan, room, outline, faces, ceilingHeight, held)];
+      const labelled = known?.rooms.find((each) => each.room.id === room.id)?.label ?? null;
+      return [derivedRoom(plan, room, outline, faces, ceilingHeight, labelled)];
     });
   const free = freeRuns(network).map((run) => seen(run, null));
   const shown = new Set([...free, ...derivedRooms.flatMap((room) => room.faces)].map((face) => face.reading));
@@ -291,7 +291,7 @@ function derivedRoom(
   outline: RoomOutline,
   faces: readonly WallFace[],
   ceilingHeight: number,
-  held: Point | null,
+  labelled: Point | null,
 ): DerivedRoom {
   const last = rooms.get(outline)?.derived;
   if (last?.room === room && last.ceilingHeight === ceilingHeight && last.faces.every((face, i) => face === faces[i]))
@@ -302,12 +302,12 @@ function derivedRoom(
     outline,
     faces,
     // while its walls are dragged the label stays, as long as it is in the room
-    label: held && surfaceContains(outline.rings, held) ? held : labelOf(room, outline, last),
+    label: labelled && surfaceContains(outline.rings, labelled) ? labelled : labelOf(room, outline, last),
     ceilingHeight,
     measures: roomMeasures(outline, ceilingHeight, inRoom),
     rough: faces.some((face) => face.provenance === 'rough'),
   };
-  if (!held) rooms.set(outline, { plan, derived });
+  if (!labelled) rooms.set(outline, { plan, derived });
   return derived;
 }
 

@@ -28,12 +28,12 @@ export type EditResult =
 /**
  * Does what the intent says, or refuses with a reason in plain words; the plan given is never changed.
  * `seed` makes the ids of what is new: unique among all edits of all devices, the same for a preview and
- * its commit. `held` walls are at the rim of a part of a plan: what they are is not for the part to say.
+ * its commit. `rim`: walls at the rim of a part of a plan: what they are is not for the part to say.
  */
-export function applyEdit(plan: Plan, intent: Intent, seed: string, held: ReadonlySet<Id> = NONE): EditResult {
+export function applyEdit(plan: Plan, intent: Intent, seed: string, rim: ReadonlySet<Id> = NONE): EditResult {
   const spoilt = unkeepable(intent);
   if (spoilt) return refused(spoilt);
-  const draft = new Draft(plan, seed, held);
+  const draft = new Draft(plan, seed, rim);
   try {
     const made = editOf(intent).run(draft, intent);
     if (draft.openings !== plan.openings) dropUnusedTypes(draft);

@@ -6,7 +6,7 @@ import type { Id, Wall } from '../plan/plan';
 import type { WallFace } from '../derived';
 import { formatLength } from '../units';
 import { networkOfFloor } from '../rooms';
-import { type HalfWall, keepingPlaces, planarise } from '../walls';
+import { type HalfWall, keepingSpots, planarise } from '../walls';
 import { shiftCorner } from './move-wall';
 import { requireFace, requirePositive } from './require';
 import { settle } from './settle';
@@ -83,7 +83,7 @@ function push(
     (along) => along !== null && moved(moved(face.a, face.d, along), out, half.right),
   );
   for (const at of parted) if (at) draft.addCorner(floor, at.x, at.y);
-  keepingPlaces(draft, floor, (places) => planarise(draft, floor, [half.wall.id], places));
+  keepingSpots(draft, floor, (places) => planarise(draft, floor, [half.wall.id], places));
   const [left, right] = parted.map((at, i) =>
     at ? draft.on('corners', floor).find((corner) => sameSpot(corner, at))?.id : [face.from, face.to][i],
   );

@@ -2,7 +2,7 @@ import { Draft, Refusal } from '../plan/draft';
 import { dropLost } from '../plan/footing';
 import { reconcileKinds, reconcileRooms } from '../rooms';
 import { COLLECTIONS, type Plan, floorsInOrder, nextNumber } from '../plan/plan';
-import { keepingPlaces, planarise } from '../walls';
+import { keepingSpots, planarise } from '../walls';
 import { dropUnusedTypes } from './opening-types';
 
 /**
@@ -20,7 +20,7 @@ export function repairPlan(plan: Plan, before: Plan, seed: string): { plan: Plan
     dropLost(draft);
     for (const floor of Object.keys(draft.floors)) {
       const walls = draft.on('walls', floor).map((wall) => wall.id);
-      keepingPlaces(draft, floor, (places) => {
+      keepingSpots(draft, floor, (places) => {
         planarise(draft, floor, walls, places);
         reconcileKinds(draft, floor);
       });

@@ -8,7 +8,7 @@ import { type Adjustment, trueUp, valueInWords, valueOnPlan } from '../trueup';
 import { formatLength } from '../units';
 import { placeByGaps } from './place-by-gaps';
 import { sayMisfits } from './say-misfits';
-import { type Network, dropLooseCorners, keepingPlaces, planarise } from '../walls';
+import { type Network, dropLooseCorners, keepingSpots, planarise } from '../walls';
 
 /** How far a taped length may drift before it counts as changed, mm. */
 const DRIFT = 0.5;
@@ -33,7 +33,7 @@ export interface Settling {
 export function settle(draft: Draft, floor: Id, how: Settling): void {
   const { changed } = how;
   if (changed)
-    keepingPlaces(draft, floor, (places) => {
+    keepingSpots(draft, floor, (places) => {
       planarise(draft, floor, changed, places);
       reconcileKinds(draft, floor);
     });

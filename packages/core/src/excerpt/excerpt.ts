@@ -27,7 +27,7 @@ export interface Excerpt {
   /** Of each kind, what may change. */
   readonly mine: Parts;
   /** Walls of the plan that may not change. */
-  readonly held: ReadonlySet<Id>;
+  readonly rim: ReadonlySet<Id>;
   /** The boxes round the rooms beside those that may change, as far as no wall that may change lies at them, mm. */
   readonly beside: readonly Box[];
   /** Within it nothing that is on the floor is left out, mm. */
@@ -88,7 +88,7 @@ function cutOut(derived: DerivedFloor, moving: readonly Id[], margin: number): E
   return {
     floor,
     mine,
-    held: new Set([...taken].filter((id) => !walls.has(id))),
+    rim: new Set([...taken].filter((id) => !walls.has(id))),
     beside: derived.rooms.flatMap(({ room, outline }) => {
       const round = there.has(room.id) ? null : ringsBox(outline.rings);
       return round && meet(round, box) && !bodies.some((body) => meet(body, round)) ? [round] : [];
@@ -169,8 +169,8 @@ const bodyBox = (plan: Plan, wall: Wall): Box =>
   grown(wallCourse(plan.corners, wall).box, Math.max(wall.left, wall.right));
 
 /** Did an edit of the excerpt change only what it may, within its box? Then the same edit of the whole plan does the same. */
-export function staysWithin({ plan, held, mine, beside, box }: Excerpt, after: Plan): boolean {
-  for (const id of held) {
+export function staysWithin({ plan, rim, mine, beside, box }: Excerpt, after: Plan): boolean {
+  for (const id of rim) {
     const wall = plan.walls[id]!;
     if (after.walls[id] !== wall) return false;
     if ([wall.start, wall.end].some((end) => after.corners[end] !== plan.corners[end])) return false;
@@ -180,7 +180,7 @@ export function staysWithin({ plan, held, mine, beside, box }: Excerpt, after: P
   }
   // no body may begin to reach into a room beside
   for (const wall of Object.values(after.walls)) {
-    if (held.has(wall.id)) continue;
+    if (rim.has(wall.id)) continue;
     const body = bodyBox(after, wall);
     if (beside.some((round) => meet(body, round))) return false;
   }

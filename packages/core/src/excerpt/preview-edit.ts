@@ -25,7 +25,7 @@ export function previewEdit(plan: Plan, floor: Id, intent: Intent, seed: string)
   for (const margin of walls ? MARGINS : []) {
     const excerpt = excerptAround(derived, walls!, margin);
     if (!excerpt) break;
-    const result = applyEdit(excerpt.plan, intent, seed, excerpt.held);
+    const result = applyEdit(excerpt.plan, intent, seed, excerpt.rim);
     if (result.ok && staysWithin(excerpt, result.plan)) return { result, near: { walls: walls!, margin } };
   }
   return { result: applyEdit(plan, intent, seed), near: null };

@@ -63,7 +63,7 @@ export class Draft {
     readonly before: Plan,
     private readonly seed: string,
     /** Walls at the rim of a part of a plan: they look at rooms that are not in it. */
-    readonly held: ReadonlySet<Id> = new Set(),
+    readonly rim: ReadonlySet<Id> = new Set(),
   ) {
     this.job = before.job;
     this.now = { ...before };

@@ -142,7 +142,7 @@ export function reconcileKinds(draft: Draft, floor: Id): void {
   const network = networkOfFloor(draft, floor);
   const sides = enclosedSides(network);
   for (const given of network.walls) {
-    if (draft.held.has(given.id)) continue;
+    if (draft.rim.has(given.id)) continue;
     const at = sidesOf(sides, given.id);
     const wall = standsInside(given, at) ? turnedIn(draft, floor, given) : given;
     if (wall.kind === 'party' || wall.kind === 'chalk') continue;

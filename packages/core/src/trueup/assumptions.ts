@@ -183,7 +183,7 @@ const asDrawn = (network: Network, unknowns: Unknowns): Float64Array =>
   unknowns.vector((id) => network.corners.get(id)!, network.walls);
 
 /** A corner that stays where it is, to `deviation` mm. */
-export const held = (
+export const anchoredAt = (
   corner: Pick<Corner, 'id' | 'x' | 'y'>,
   unknowns: Unknowns,
   deviation: number = DEVIATION.pinned,

@@ -1,6 +1,6 @@
 import { type Collection, type Corner, type Id, type Reading, type Wall, placeOfReading } from '../plan/plan';
 import { type Network, networkOf } from '../walls';
-import { asBuilt, assumptionsOf, held } from './assumptions';
+import { asBuilt, assumptionsOf, anchoredAt } from './assumptions';
 import { Design, valueAt } from './design';
 import { DEVIATION } from './deviations';
 import { type WallsAt, largest, minimise, mostShare, moved } from './minimise';
@@ -222,12 +222,12 @@ function anchor({ ids, corners }: Part, unknowns: Unknowns, stay: readonly Id[])
   const pinned = ids.filter((id) => corners[id]!.pinned);
   const own = pinned.length > 0 ? pinned : stay.filter((id) => unknowns.has(id));
   if (pinned.length > 0 || own.length > 1)
-    return { observations: own.flatMap((id) => held(corners[id]!, unknowns)), back: (x) => x };
+    return { observations: own.flatMap((id) => anchoredAt(corners[id]!, unknowns)), back: (x) => x };
   const [first, still] = [corners[ids[0]!]!, corners[own[0] ?? ids[0]!]!];
   const at = unknowns.at(still.id);
   return {
     // lightly, so that equations of the same walls are the same whatever stays
-    observations: held(first, unknowns, LIGHTLY),
+    observations: anchoredAt(first, unknowns, LIGHTLY),
     back: (x) => {
       const by = [still.x - x[at]!, still.y - x[at + 1]!] as const;
       return x.map((value, i) => (i < 2 * ids.length ? value + by[i % 2 === 0 ? 0 : 1] : value));

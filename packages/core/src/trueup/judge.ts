@@ -1,6 +1,6 @@
 import type { Id, Reading, Wall } from '../plan/plan';
 import { type Network, componentsOf } from '../walls';
-import { held } from './assumptions';
+import { anchoredAt } from './assumptions';
 import { linearised } from './design';
 import { DEVIATION } from './deviations';
 import type { Closed } from './explanations';
@@ -73,7 +73,7 @@ export function judge(
   const squareness = { deviation: ({ id }: Wall) => loose.get(id) ?? DEVIATION.closing, meant: STILL_SQUARE };
   const observations = [
     ...observationsOf(network, unknowns, readings, squareness),
-    ...held(network.corners.get(ids[0]!)!, unknowns),
+    ...anchoredAt(network.corners.get(ids[0]!)!, unknowns),
   ];
   const walls = network.walls
     .filter(({ start }) => unknowns.has(start))

@@ -1,6 +1,6 @@
 import { type Id, type Place, type Reading, cornersOfReading, placeOfReading } from '../plan/plan';
 import { type HalfWall, type Network, componentsOf } from '../walls';
-import { held } from './assumptions';
+import { anchoredAt } from './assumptions';
 import { Design, type Linear, linearised, valueAt } from './design';
 import { deviationOf } from './deviations';
 import { observationsOf } from './known';
@@ -166,7 +166,7 @@ export class Survey {
     const x = unknowns.vector((id) => this.network.corners.get(id)!, this.network.walls);
     const observations = observationsOf(this.network, unknowns, readings);
     // where the part stands on the sheet is not a thing to be known: its first corner stays
-    const still = held(this.network.corners.get(unknowns.ids[0]!)!, unknowns, STILL);
+    const still = anchoredAt(this.network.corners.get(unknowns.ids[0]!)!, unknowns, STILL);
     const design = new Design(x.length, [...observations, ...still], x);
     return { unknowns, x, normal: new NormalEquations(design) };
   }

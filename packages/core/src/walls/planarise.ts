@@ -6,7 +6,7 @@ import type { Corner, Id, Wall } from '../plan/plan';
 import { wallCourse } from '../plan/wall-course';
 import { isStillThere } from './chain';
 import { networkOf } from './network';
-import { type Places, putAt, standingOn } from './standing';
+import { type Spots, putAt, standingOn } from './standing';
 
 /** Corners closer than this are one corner, and a corner this close to a wall stands on it, mm. */
 export const WELD = 1;
@@ -18,9 +18,9 @@ const MOST_STEPS = 20_000;
  * Makes the walls of a floor a planar graph again after `changed` walls were added or moved: corners that
  * coincide become one, walls that touch or cross are split at their meeting point, walls that lie on each
  * other become one. Openings and readings follow the pieces they belong to.
- * Refuses when a wall would be split in the middle of a door or window. `places` (see `keepingPlaces`) follow the pieces.
+ * Refuses when a wall would be split in the middle of a door or window. `places` (see `keepingSpots`) follow the pieces.
  */
-export function planarise(draft: Draft, floor: Id, changed: Iterable<Id>, places: Places): void {
+export function planarise(draft: Draft, floor: Id, changed: Iterable<Id>, places: Spots): void {
   const queue = new Set(changed);
   let around = surroundings(draft, floor);
   for (let step = 0; queue.size > 0; step += 1) {
@@ -37,7 +37,7 @@ export function planarise(draft: Draft, floor: Id, changed: Iterable<Id>, places
 /** What is still to be looked at, and where things stand meanwhile. */
 interface Work {
   readonly queue: Set<Id>;
-  readonly places: Places;
+  readonly places: Spots;
 }
 
 interface Surroundings {
@@ -161,7 +161,7 @@ function split(draft: Draft, wall: Wall, at: Id, { queue, places }: Work): void 
 }
 
 /** Two walls with the same two corners are one: the one that was there before, with the openings of both. */
-function mergeTwins(draft: Draft, one: Wall, two: Wall, places: Places): void {
+function mergeTwins(draft: Draft, one: Wall, two: Wall, places: Spots): void {
   const [kept, gone] =
     Object.hasOwn(draft.before.walls, one.id) || !Object.hasOwn(draft.before.walls, two.id) ? [one, two] : [two, one];
   const turned = kept.start !== gone.start;

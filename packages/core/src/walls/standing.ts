@@ -46,7 +46,7 @@ export interface OnLine {
 }
 
 /** Where things stand on the lines of their walls, by their ids. */
-export type Places = Map<Id, OnLine>;
+export type Spots = Map<Id, OnLine>;
 
 /** Something that stands on a wall, of whatever kind. */
 export interface OnWall {
@@ -82,8 +82,8 @@ export const putAt = (draft: Draft, { name, entity, how, it }: OnWall, stand: Pa
  * Where everything stands before walls are split, welded and merged. Where the edit left the corner it was taped from, and its wall did not turn, it
  * stands where it did before, whatever else becomes of that corner; else at its distance from where the corner is now.
  */
-function placesOn(draft: Draft, floor: Id): Places {
-  const places: Places = new Map();
+function placesOn(draft: Draft, floor: Id): Spots {
+  const places: Spots = new Map();
   const standings = standingOn(draft).filter(({ it }) => draft.walls[it.wall]?.floor === floor);
   if (standings.length === 0) return places;
   const before = networkOf(draft.before.corners, wallsOf(draft.before, floor));
@@ -126,13 +126,13 @@ const MOVED = 0.01;
  * While `work` splits, welds and merges walls, or gives them another thickness, what stands on them stays in its place: it is placed before, the places
  * follow the walls, and its distance is taken again after it from what is then the inside corner.
  */
-export function keepingPlaces(draft: Draft, floor: Id, work: (places: Places) => void): void {
+export function keepingSpots(draft: Draft, floor: Id, work: (places: Spots) => void): void {
   const places = placesOn(draft, floor);
   work(places);
   anchorAgain(draft, floor, places);
 }
 
-function anchorAgain(draft: Draft, floor: Id, places: Places): void {
+function anchorAgain(draft: Draft, floor: Id, places: Spots): void {
   if (places.size === 0) return;
   const network = networkOf(draft.corners, draft.on('walls', floor));
   for (const each of standingOn(draft)) {

@@ -33,12 +33,12 @@ export function Header({ wide }: { wide: boolean }) {
   const sync = useAppSelector((state) => state.plan.sync);
   const floor = useAppSelector((state) => state.plan.floor);
   const jobId = useAppSelector((state) => state.plan.jobId);
-  const seen = useAppSelector((state) => state.plan.seen);
+  const known = useAppSelector((state) => state.plan.known);
   const [closed, setClosed] = useState<string | null>(null);
   if (!plan) return null;
   const { trouble } = sync;
   // what is not on the device yet is not saved, whatever was so far
-  const state = sync.state === 'saved' && plan !== seen ? 'saving' : sync.state;
+  const state = sync.state === 'saved' && plan !== known ? 'saving' : sync.state;
   const shown = trouble && trouble.what !== 'broken' && closed !== trouble.message;
   const totals = jobTotals(plan);
   const { icon } = SYNC[state];

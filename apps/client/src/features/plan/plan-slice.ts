@@ -51,7 +51,7 @@ const slice = createSlice({
       loading: 'loading' as const,
     }),
     opened: (state, { payload }: PayloadAction<Plan>) => {
-      Object.assign(state, { loading: 'ready', plan: payload, seen: payload, tool: toolToBegin(payload) });
+      Object.assign(state, { loading: 'ready', plan: payload, known: payload, tool: toolToBegin(payload) });
       state.floor = groundFloor(payload).id;
     },
     notOpened: (state, { payload }: PayloadAction<NotOpened>) => {
@@ -68,7 +68,7 @@ const slice = createSlice({
     undone: (state) => back(asItWas(state as PlanState), 'past', 'future'),
     redone: (state) => back(asItWas(state as PlanState), 'future', 'past'),
     /** Someone else changed the plan, or the device has what was sent to it. */
-    adopted: (state, { payload }: PayloadAction<{ seen: Plan; plan: Plan }>) => {
+    adopted: (state, { payload }: PayloadAction<{ known: Plan; plan: Plan }>) => {
       Object.assign(state, payload);
     },
     previewed: (state, { payload }: PayloadAction<PlanState['preview']>) => {

@@ -87,7 +87,7 @@ export interface PlanState {
   unreadable: string;
   plan: Plan | null;
   /** What this tab last knew the device to have. */
-  seen: Plan | null;
+  known: Plan | null;
   past: Step[];
   future: Step[];
   floor: string;
@@ -144,7 +144,7 @@ export const initial: PlanState = {
   loading: 'no',
   unreadable: '',
   plan: null,
-  seen: null,
+  known: null,
   past: [],
   future: [],
   floor: 'ground',

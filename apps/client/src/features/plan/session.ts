@@ -77,10 +77,10 @@ let writing: Promise<void> = Promise.resolve();
 export function saveEveryEdit(): () => void {
   let last: Plan | null = null;
   return store.subscribe(() => {
-    const { plan, jobId, seen } = store.getState().plan;
+    const { plan, jobId, known } = store.getState().plan;
     if (plan === last) return;
     last = plan;
-    if (plan && jobId && plan !== seen) writing = writing.then(() => save(jobId)).catch(sayNotSaved);
+    if (plan && jobId && plan !== known) writing = writing.then(() => save(jobId)).catch(sayNotSaved);
   });
 }
 
@@ -96,14 +96,14 @@ export function keepEveryWalk(): () => void {
 }
 
 async function save(id: string): Promise<void> {
-  const { plan, seen, jobId } = store.getState().plan;
-  if (jobId !== id || !plan || !seen || plan === seen) return;
-  const job = await saveOnDevice(id, seen, plan);
+  const { plan, known, jobId } = store.getState().plan;
+  if (jobId !== id || !plan || !known || plan === known) return;
+  const job = await saveOnDevice(id, known, plan);
   const now = store.getState().plan;
   if (now.jobId === id && now.plan) {
     store.dispatch(
       planActions.adopted({
-        seen: job.plan,
+        known: job.plan,
         plan: now.plan === plan ? job.plan : rebased(plan, now.plan, job.plan),
       }),
     );
@@ -119,12 +119,12 @@ function sayNotSaved(error: unknown): void {
 /** Another tab or device changed the open job: it is taken in under what was done here since. */
 async function takeFromDevice(id: string): Promise<void> {
   await writing;
-  const { jobId, plan, seen } = store.getState().plan;
-  if (jobId !== id || !plan || !seen) return;
+  const { jobId, plan, known } = store.getState().plan;
+  if (jobId !== id || !plan || !known) return;
   const job = await device.jobs.get(id);
   const now = store.getState().plan;
-  if (!job || now.jobId !== id || !now.plan || !now.seen) return;
-  store.dispatch(planActions.adopted({ seen: job.plan, plan: rebased(now.seen, now.plan, job.plan) }));
+  if (!job || now.jobId !== id || !now.plan || !now.known) return;
+  store.dispatch(planActions.adopted({ known: job.plan, plan: rebased(now.known, now.plan, job.plan) }));
 }
 
 /** What was done in this tab since, on top of what the device has now; where that can't be, it is kept as a job of its own, and said. */

@@ -40,7 +40,7 @@ export function sheetBench(dispatch: AppDispatch, getState: () => RootState): Be
       dispatch(planActions.proposed(proposal));
     },
     guide: (guides) => dispatch(viewActions.guided(guides)),
-    trace: (points) => dispatch(viewActions.traced(points)),
+    lasso: (points) => dispatch(viewActions.lassoed(points)),
     traced: () => {
       const { trace } = getState().plan.choices;
       const seen = trace === 'off' ? null : seenUnderlay(selectTraced(getState()));

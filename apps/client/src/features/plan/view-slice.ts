@@ -13,7 +13,7 @@ export interface ViewState {
   /** What the point under the finger was caught by. */
   guides: readonly Guide[];
   /** A line being drawn round something: a lasso, a rectangle. */
-  trace: readonly Point[];
+  lasso: readonly Point[];
   /** Where a finger is working, px: what it covers is shown beside it. */
   finger: Point | null;
   /** Drawing goes on from the middle of the sheet, by keyboard. */
@@ -37,7 +37,7 @@ const initial: ViewState = {
   byHand: false,
   held: false,
   guides: [],
-  trace: [],
+  lasso: [],
   finger: null,
   crosshair: false,
 };
@@ -82,8 +82,8 @@ const slice = createSlice({
     guided: (state, { payload }: PayloadAction<readonly Guide[]>) => {
       if (payload.length > 0 || state.guides.length > 0) Object.assign(state, { guides: payload });
     },
-    traced: (state, { payload }: PayloadAction<readonly Point[]>) => {
-      if (payload.length > 0 || state.trace.length > 0) Object.assign(state, { trace: payload });
+    lassoed: (state, { payload }: PayloadAction<readonly Point[]>) => {
+      if (payload.length > 0 || state.lasso.length > 0) Object.assign(state, { lasso: payload });
     },
     fingerAt: (state, { payload }: PayloadAction<Point | null>) => {
       state.finger = payload;

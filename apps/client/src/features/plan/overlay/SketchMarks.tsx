@@ -11,12 +11,12 @@ import { type Paint, SketchLabel, THIN } from './SketchLabel';
 /** What is being drawn, what it was caught by, what is being drawn round. */
 export const SketchMarks = memo(function SketchMarks({ colours, px, floor }: Paint & { floor: DerivedFloor }) {
   const proposal = useAppSelector(selectProposal);
-  const trace = useAppSelector((state) => state.view.trace);
+  const lasso = useAppSelector((state) => state.view.lasso);
   return (
     <G>
-      {trace.length > 1 && (
+      {lasso.length > 1 && (
         <Path
-          d={pathData([trace], true)}
+          d={pathData([lasso], true)}
           fill={colours.brass}
           fillOpacity={0.18}
           stroke={colours.brassDeep}

@@ -43,7 +43,7 @@ export function chooseTool(bench: Bench): Tool {
         }
       }
       if (state.kind === 'framing') {
-        bench.trace(rectangle(state.from, pointer.at));
+        bench.lasso(rectangle(state.from, pointer.at));
         return;
       }
       if (state.grip.kind === 'sheet') {
@@ -68,14 +68,14 @@ export function chooseTool(bench: Bench): Tool {
         if (!intent || isStill(intent)) bench.preview(null, state.seed);
         else bench.commit(intent, state.seed);
       }
-      bench.trace([]);
+      bench.lasso([]);
       bench.guide([]);
       state = { kind: 'idle' };
     },
     cancel() {
       if (state.kind === 'dragging' && state.grip.kind === 'part') bench.propose(null);
       else if (state.kind === 'dragging') bench.preview(null, state.seed);
-      bench.trace([]);
+      bench.lasso([]);
       bench.guide([]);
       state = { kind: 'idle' };
     },

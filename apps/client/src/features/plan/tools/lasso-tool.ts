@@ -39,7 +39,7 @@ export function lassoTool(bench: Bench): Tool {
       if (state.kind === 'moving') bench.preview(intentTo(state.grip, state.from, pointer.at), state.seed);
       if (state.kind !== 'drawing') return;
       state = { ...state, stroke: [...state.stroke, pointer.at] };
-      bench.trace(state.stroke);
+      bench.lasso(state.stroke);
     },
     up(pointer) {
       if (state.kind === 'drawing') chooseAll(bench, roomsWithin(bench.floor(), state.stroke));
@@ -49,12 +49,12 @@ export function lassoTool(bench: Bench): Tool {
         if (!intent || isStill(intent)) bench.preview(null, state.seed);
         else bench.commit(intent, state.seed);
       }
-      bench.trace([]);
+      bench.lasso([]);
       state = { kind: 'idle' };
     },
     cancel() {
       if (state.kind === 'moving') bench.preview(null, state.seed);
-      bench.trace([]);
+      bench.lasso([]);
       state = { kind: 'idle' };
     },
   };

@@ -40,7 +40,7 @@ export interface Bench {
   /** Show what a point was caught by. */
   guide(guides: readonly Guide[]): void;
   /** Show a line as it is being drawn: a lasso, a rectangle. */
-  trace(points: readonly Point[]): void;
+  lasso(points: readonly Point[]): void;
   /** The picture under the pencil, where its lines can be caught. */
   traced(): TracedPicture | null;
   /** Take what was found on a picture here: a wall, or those round a room. False where nothing was. */
