@@ -23,7 +23,7 @@ const inNode = (name, root) => ({
 
 module.exports = {
   // the service's tests start threads, and machines are shared
-  testTimeout: 20_000,
+  testTimeout: 60_000,
   projects: [
     inNode('core', 'packages/core'),
     inNode('formats', 'packages/formats'),
