@@ -38,6 +38,8 @@ jest.mock('../src/plan/kinds', () => {
 });
 Object.assign(EDITS, hookEdits);
 
+/** The same houses in every run; others with FC_SEED. */
+const SEED = Number(process.env['FC_SEED'] ?? 20_261_129);
 const HOOKS = 'hooks' as CollectionName;
 const hook = (face: string, offset: number) =>
   ({ kind: 'putUpHook', floor: 'ground', face, offset }) as unknown as Intent;
@@ -115,7 +117,7 @@ describe('for every kind', () => {
           }
         }
       }),
-      { numRuns: 15, examples: [[PLAIN, 3]] },
+      { numRuns: 15, seed: SEED, examples: [[PLAIN, 3]] },
     );
     for (const name of COLLECTIONS)
       if (kindOf(name).refers.some(({ to }) => to !== 'floors'))
@@ -144,7 +146,7 @@ describe('for every kind', () => {
           expect([name, all(result.plan, name).length]).toEqual([name, all(plan, name).length + there]);
         }
       }),
-      { numRuns: 30 },
+      { numRuns: 30, seed: SEED },
     );
     expect(copied).toBeGreaterThan(5);
   });
@@ -163,7 +165,7 @@ describe('for every kind', () => {
         for (const name of COLLECTIONS)
           for (const id of excerpt.mine[name]) expect(Object.keys(excerpt.plan[name])).toContain(id);
       }),
-      { numRuns: 30 },
+      { numRuns: 30, seed: SEED },
     );
     expect(cut).toBeGreaterThan(5);
   });
