@@ -1,9 +1,9 @@
 import { edit } from './edit';
 import { type Draft, Refusal } from '../plan/draft';
 import { dropWithAll } from '../plan/footing';
-import { type Floor, type Id, floorsInOrder } from '../plan/plan';
+import { type Id, floorsInOrder } from '../plan/plan';
 import { floorBeside } from '../plan/storeys';
-import { requireName, requirePositive } from './require';
+import { requireFloor, requireName, requirePositive } from './require';
 
 /** A new floor above or below another; those further up, or down, make room. */
 export interface AddFloor {
@@ -79,12 +79,6 @@ function removeFloor(draft: Draft, { floor }: RemoveFloor): void {
   requireFloor(draft, floor);
   if (floorsInOrder(draft).length === 1) throw new Refusal('A house has at least one floor.');
   dropWithAll(draft, 'floors', floor, 'wanted');
-}
-
-function requireFloor(draft: Draft, id: Id): Floor {
-  const floor = Object.hasOwn(draft.floors, id) ? draft.floors[id] : undefined;
-  if (!floor) throw new Refusal('That floor is no longer there.');
-  return floor;
 }
 
 export const floorsEdits = {

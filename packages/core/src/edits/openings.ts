@@ -13,6 +13,8 @@ import {
   type OpeningKind,
   type OpeningSpec,
   type WallSide,
+  otherEnd,
+  otherSide,
 } from '../plan/plan';
 import { highestCeiling } from '../plan/storeys';
 import { refusalOf, usualSpec } from '../openings';
@@ -202,9 +204,6 @@ function requireLoose(draft: Draft, id: Id): void {
       read.id,
     );
 }
-
-const otherEnd = (end: 'start' | 'end') => (end === 'start' ? 'end' : 'start');
-const otherSide = (side: 'left' | 'right') => (side === 'left' ? 'right' : 'left');
 
 function sizeOf({ width, height, sill }: OpeningSize): OpeningSize {
   return {

@@ -1,6 +1,6 @@
 import { deriveFloor, faceByKey, type WallFace } from '../derived';
 import { type Draft, Refusal } from '../plan/draft';
-import type { Id } from '../plan/plan';
+import type { Floor, Id } from '../plan/plan';
 import { LONGEST_NAME, LONGEST_NOTE } from '../plan/schema';
 
 /** Refuses a size in mm that nothing in a house has. */
@@ -14,6 +14,13 @@ export function requireName(name: string): string {
   if (trimmed.length > LONGEST_NAME)
     throw new Refusal(`A name can have ${LONGEST_NAME} characters at most; this one has ${trimmed.length}.`);
   return trimmed;
+}
+
+/** Refuses when the floor is gone. */
+export function requireFloor(draft: Draft, id: Id): Floor {
+  const floor = Object.hasOwn(draft.floors, id) ? draft.floors[id] : undefined;
+  if (!floor) throw new Refusal('That floor is no longer there.');
+  return floor;
 }
 
 /** The face with this key as it was before the edit; refuses when it is gone. */

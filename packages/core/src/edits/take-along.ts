@@ -1,4 +1,5 @@
 import type { Draft } from '../plan/draft';
+import { turnedOnWall } from '../walls';
 import type { Kind, Move } from '../plan/kinds';
 import { COLLECTIONS, type CollectionName, type Collections, type Entity, type Id, kindOf } from '../plan/plan';
 
@@ -72,13 +73,9 @@ function movedOne(
   became: ReadonlyMap<string, Became>,
   move: Move,
 ): Entity | null {
-  const standing = kind.onWalls?.of(entity, draft);
-  let moved = entity;
-  if (standing && move.mirror) {
-    const { wall, anchor, side, offset } = standing;
-    const handed = kind.onWalls!.turned?.(entity, { ends: false, sides: true }) ?? entity;
-    moved = kind.onWalls!.at(handed, { wall, anchor, side: side === 'left' ? 'right' : 'left', offset });
-  }
+  const how = kind.onWalls;
+  const it = move.mirror && how?.of(entity, draft);
+  let moved = how && it ? turnedOnWall({ how, entity, it }, { ends: false, sides: true }) : entity;
   for (const { to, with: naming } of kind.refers) moved = naming(moved, (id) => became.get(to)?.get(id) ?? id);
   return kind.moved!(moved, move);
 }

@@ -5,7 +5,7 @@ import { type Draft, Refusal } from '../plan/draft';
 import { type Id, type Reading, USUAL_LOOK, type Underlay, type PictureDetails } from '../plan/plan';
 import { deviationOfTraced, fitScale, fitStretched, lengthOfSpan, rescaleFor, scaleOf } from '../underlay';
 import { formatLength } from '../units';
-import { requireName } from './require';
+import { requireFloor, requireName } from './require';
 import { settle } from './settle';
 import { requireUnderlay } from './trace';
 
@@ -24,7 +24,7 @@ export interface AddUnderlay {
 }
 
 export function addUnderlay(draft: Draft, { floor, picture, name, at, calibration, paper = null }: AddUnderlay): Id {
-  if (!draft.floors[floor]) throw new Refusal('That floor is no longer there.');
+  requireFloor(draft, floor);
   const id = draft.newId();
   const there = draft.on('underlays', floor);
   draft.put('underlays', {

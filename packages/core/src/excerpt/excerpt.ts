@@ -116,6 +116,9 @@ function partsOf(plan: Plan, part: Partial<Parts>, names: 'some' | 'all'): Parts
 /** Of the whole house: that a part names them ties it to nothing. */
 const HOUSE: ReadonlySet<CollectionName> = new Set(['floors', 'types']);
 
+/** What a part is made of: none of it stands by itself, though it names nothing but its floor. */
+const STRUCTURE: ReadonlySet<CollectionName> = new Set(['walls', 'corners', 'rooms']);
+
 /** Those parts of a plan, with all that stands by itself on the floor; in the order of the plan, so that what depends on an order comes out the same. */
 function only(plan: Plan, floor: Id, parts: Parts): Collections {
   const kept = COLLECTIONS.map((name) => {
@@ -123,9 +126,10 @@ function only(plan: Plan, floor: Id, parts: Parts): Collections {
     const free = (entity: Entity) =>
       (kind.floorOf(entity, plan) ?? floor) === floor &&
       kind.refers.every(({ to, ids }) => HOUSE.has(to) || ids(entity).length === 0);
-    const structure = name === 'walls' || name === 'corners' || name === 'rooms';
     const all = Object.entries<Entity>(plan[name]);
-    const mine = all.filter(([id, entity]) => parts[name].has(id) || name === 'floors' || (!structure && free(entity)));
+    const mine = all.filter(
+      ([id, entity]) => HOUSE.has(name) || parts[name].has(id) || (!STRUCTURE.has(name) && free(entity)),
+    );
     return [name, Object.fromEntries(mine)];
   });
   return Object.fromEntries(kept) as Collections;

@@ -5,6 +5,10 @@ export type Collection<T> = Readonly<Record<Id, T>>;
 
 /** Of someone walking from the start of a wall to its end. */
 export type WallSide = 'left' | 'right';
+export type WallEnd = 'start' | 'end';
+
+export const otherEnd = (end: WallEnd): WallEnd => (end === 'start' ? 'end' : 'start');
+export const otherSide = (side: WallSide): WallSide => (side === 'left' ? 'right' : 'left');
 
 export const INSTRUMENTS = ['tape', 'laser', 'scaled', 'guess'] as const;
 /** What a reading was taken with: a tape, a laser meter, a drawing of known scale, or the eye. */

@@ -1,12 +1,11 @@
 import { type Course, alongOf, courseBox, crossingsOf, distance, distanceToCourse, partOf } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
 import { dropWithAll, rename } from '../plan/footing';
-import type { Stand } from '../plan/kinds';
 import type { Corner, Id, Wall } from '../plan/plan';
 import { wallCourse } from '../plan/wall-course';
 import { isStillThere } from './chain';
 import { networkOf } from './network';
-import { type Spots, putAt, standingOn } from './standing';
+import { type Spots, putAt, standingOn, turnedOnWall } from './standing';
 
 /** Corners closer than this are one corner, and a corner this close to a wall stands on it, mm. */
 export const WELD = 1;
@@ -169,16 +168,11 @@ function mergeTwins(draft: Draft, one: Wall, two: Wall, places: Spots): void {
   for (const each of standingOn(draft, gone.id)) {
     const { from, to } = places.get(each.id)!;
     places.set(each.id, { wall: kept.id, ...(turned ? { from: length - to, to: length - from } : { from, to }) });
-    const { name, entity, how, it } = each;
-    const other = turned ? (how.turned?.(entity, { ends: true, sides: true }) ?? entity) : entity;
-    const handed: Partial<Stand> = turned ? { anchor: otherEnd(it.anchor), side: otherSide(it.side) } : {};
-    putAt(draft, { ...each, name, entity: other }, { wall: kept.id, ...handed });
+    const entity = turned ? turnedOnWall(each, { ends: true, sides: true }) : each.entity;
+    putAt(draft, { ...each, entity, it: each.how.of(entity, draft)! }, { wall: kept.id });
   }
   draft.drop('walls', gone.id);
 }
-
-const otherEnd = (end: 'start' | 'end') => (end === 'start' ? 'end' : 'start');
-const otherSide = (s: 'left' | 'right') => (s === 'left' ? 'right' : 'left');
 
 /** Corners without a wall, and readings whose corners or straight run of walls are gone. */
 export function dropLooseCorners(draft: Draft, floor: Id): void {

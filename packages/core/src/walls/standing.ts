@@ -10,6 +10,8 @@ import {
   type Wall,
   type WallSide,
   kindOf,
+  otherEnd,
+  otherSide,
   wallsOf,
 } from '../plan/plan';
 import { wallInsets } from './chain';
@@ -71,6 +73,16 @@ export function standingOn(plan: Collections, wall?: Id): OnWall[] {
 
 /** Does anything stand on the wall? */
 export const carries = (plan: Collections, wall: Id): boolean => standingOn(plan, wall).length > 0;
+
+/** It as it stands when the ends of its wall, or its sides, have changed places. */
+export function turnedOnWall({ how, entity, it }: Pick<OnWall, 'how' | 'entity' | 'it'>, which: Turned): Entity {
+  const handed = how.turned?.(entity, which) ?? entity;
+  const { wall, offset } = it;
+  const anchor = which.ends ? otherEnd(it.anchor) : it.anchor;
+  return how.at(handed, { wall, anchor, side: which.sides ? otherSide(it.side) : it.side, offset });
+}
+
+type Turned = { readonly ends: boolean; readonly sides: boolean };
 
 /** The same standing at another place. */
 export const putAt = (draft: Draft, { name, entity, how, it }: OnWall, stand: Partial<Stand>): void => {

@@ -1,6 +1,6 @@
 import { lastFor } from '../../memory';
 import { z } from 'zod';
-import type { Collection, Id, WallSide } from '../values';
+import { type Collection, type Id, type WallSide, otherEnd, otherSide } from '../values';
 import { coordinate, id, millimetres, note, theNote, wallEnd, wallSide } from './fields';
 import { type Floor, floorMark } from './floors';
 import { type Kind, together } from './kind';
@@ -91,8 +91,6 @@ const kindOf = (types: Collection<OpeningType>, { type }: PlacedOpening): Openin
   return known ? kindOfForm(known.form) : 'opening';
 };
 const capital = (words: string): string => words[0]!.toUpperCase() + words.slice(1);
-const otherEnd = (end: 'start' | 'end') => (end === 'start' ? 'end' : 'start');
-const otherSide = (side: WallSide) => (side === 'left' ? 'right' : 'left');
 
 export const openingKind: Kind<PlacedOpening, WithOpenings> = {
   one: 'opening',
