@@ -3,7 +3,7 @@ import { type Plan, newPlan, readPatch } from '@velvet-tape/core';
 import type { DeviceJob } from '../src/sync/database';
 import { device, newOnDevice, saveOnDevice } from '../src/sync/device';
 import { SyncEngine } from '../src/sync/engine';
-import { backOff } from '../src/sync/back-off';
+import { LATEST_UNREACHED, backOff } from '../src/sync/back-off';
 import { lookAt, sendJob } from '../src/sync/send-job';
 import { box, named } from './plans';
 
@@ -195,6 +195,21 @@ describe('the engine', () => {
     await until(async () => (await job(bad)).waiting === 0 && (await device.trouble.count()) === 0);
   }, 20_000);
 
+  test('a page opened anew, which may be a newer one, asks once more for what was refused, and no more than once', async () => {
+    const bad = await saved();
+    await change(bad, (plan) => box(plan, 5000, bad));
+    server.refuses.add(bad);
+    started();
+    await until(async () => (await device.trouble.count()) === 1);
+    server.asked.length = 0;
+    const { engine } = started();
+    const sent = () => server.asked.filter((each) => each.startsWith('PATCH') && each.includes(bad)).length;
+    await until(() => sent() === 1);
+    engine.wrote('another');
+    await new Promise((next) => setTimeout(next, 600));
+    expect(sent()).toBe(1);
+  }, 20_000);
+
   test('a job the server lost is offered to be put there again, and is', async () => {
     const id = await saved();
     server.jobs.delete(id);
@@ -233,4 +248,6 @@ test('what fails is tried again after twice as long each time, up to a minute, a
   const most = [1, 2, 3, 4, 5, 6, 7, 20].map((failures) => backOff(failures, undefined, () => 1));
   expect(most).toEqual([1000, 2000, 4000, 8000, 16_000, 32_000, 60_000, 60_000]);
   expect(backOff(3, undefined, () => 0)).toBe(2000);
+  // while it can't be reached at all
+  expect(backOff(20, LATEST_UNREACHED, () => 1)).toBe(12_000);
 });
