@@ -1,5 +1,5 @@
 import { type Intent, type Plan, applyEdit, deriveFloor, newPlan } from '@velvet-tape/core';
-import fc from 'fast-check';
+import * as fc from 'fast-check';
 import {
   fieldsOfChosen,
   nudge,

@@ -16,14 +16,7 @@ import { pathData } from '@velvet-tape/formats';
 import { Circle, G, Path } from '../../../ui/svg';
 import type { HouseColours } from '../../../ui/theme';
 import { bendHandle } from '../tools/grips';
-
-const THIN = { vectorEffect: 'non-scaling-stroke' } as const;
-
-export interface Paint {
-  colours: HouseColours;
-  /** mm of the house per screen pixel */
-  px: number;
-}
+import { Dot, type Paint, THIN } from '../overlay/paint';
 
 const depthOf = (face: WallFace): number => Math.max(...face.halves.map((half) => half.left + half.right), 60);
 
@@ -56,16 +49,7 @@ export function FaceMark({ face, reach, colours, px }: Paint & { face: WallFace;
       <Path d={pathData(bands, true)} fill={colours.brass} stroke={colours.brassDeep} strokeWidth={1.5} {...THIN} />
       <Circle testID="face-grip" cx={grip.x} cy={grip.y} r={8 * px} fill={colours.deepVelvet} />
       <Path d={`${arrow(1)} ${arrow(-1)}`} fill={colours.deepVelvet} stroke={colours.brass} strokeWidth={1} {...THIN} />
-      <Circle
-        testID="bend-grip"
-        cx={bend.x}
-        cy={bend.y}
-        r={13 * px}
-        fill={colours.chalk}
-        stroke={colours.brassDeep}
-        strokeWidth={1.5}
-        {...THIN}
-      />
+      <Dot at={bend} id="bend-grip" r={13} fill={colours.chalk} edge={colours.brassDeep} width={1.5} px={px} />
       <Path
         d={`M ${end(-1).x} ${end(-1).y} Q ${peak.x} ${peak.y} ${end(1).x} ${end(1).y}`}
         fill="none"
@@ -83,16 +67,7 @@ export function Ends({ face, moves, colours, px }: Paint & { face: WallFace; mov
   const r = 5.5 * px;
   return (
     <G>
-      <Circle
-        testID={`moves-${moves}`}
-        cx={free.x}
-        cy={free.y}
-        r={7 * px}
-        fill={colours.clay}
-        stroke={colours.chalk}
-        strokeWidth={2}
-        {...THIN}
-      />
+      <Dot at={free} id={`moves-${moves}`} r={7} fill={colours.clay} edge={colours.chalk} px={px} />
       <Path
         d={`M ${fixed.x - r} ${fixed.y - r} h ${2 * r} v ${2 * r} h ${-2 * r} Z`}
         fill={colours.moss}
@@ -135,18 +110,7 @@ export function OpeningMark({
         strokeWidth={2.5}
         {...THIN}
       />
-      {tip && (
-        <Circle
-          testID="leaf-grip"
-          cx={tip.x}
-          cy={tip.y}
-          r={9 * px}
-          fill={colours.chalk}
-          stroke={colours.brassDeep}
-          strokeWidth={2.5}
-          {...THIN}
-        />
-      )}
+      {tip && <Dot at={tip} id="leaf-grip" r={9} fill={colours.chalk} edge={colours.brassDeep} width={2.5} px={px} />}
     </G>
   );
 }
@@ -171,15 +135,13 @@ export function CornerDot({
   chosen = false,
 }: Paint & { at: { x: number; y: number }; id: string; chosen?: boolean }) {
   return (
-    <Circle
-      testID={id}
-      cx={at.x}
-      cy={at.y}
-      r={(chosen ? 9 : 6) * px}
+    <Dot
+      at={at}
+      id={id}
+      r={chosen ? 9 : 6}
       fill={chosen ? colours.brass : colours.chalk}
-      stroke={colours.brassDeep}
-      strokeWidth={2}
-      {...THIN}
+      edge={colours.brassDeep}
+      px={px}
     />
   );
 }

@@ -4,11 +4,12 @@ import { useAppSelector } from '../../../store/store';
 import { OpeningActions } from '../openings/OpeningActions';
 import type { Selection } from '../plan-state';
 import { selectCorner, selectFace, selectOpening, selectRoom, selectSolid } from '../selectors';
+import type { Paint } from '../overlay/paint';
 import { tipOf } from '../tools/grips';
 import { CornerActions, RoomActions, SolidActions, WallActions } from './Actions';
 import type { Of } from './chosen-kind';
 import { selectGhost } from './kinds';
-import { CornerDot, Ends, FaceMark, OpeningMark, type Paint, RoomMark, SolidMark } from './marks';
+import { CornerDot, Ends, FaceMark, OpeningMark, RoomMark, SolidMark } from './marks';
 
 interface MarksProps<S> extends Paint {
   chosen: S;

@@ -5,8 +5,7 @@ import { G, Path } from '../../../ui/svg';
 import type { HouseColours } from '../../../ui/theme';
 import { useChecks } from '../openings/use-checks';
 import { selectFloor } from '../selectors';
-
-const THIN = { vectorEffect: 'non-scaling-stroke' } as const;
+import { THIN } from './paint';
 
 /** A clay triangle at every opening that something is wrong with; what it is stands in the list, and at the foot when it is chosen. */
 export const CheckMarks = memo(function CheckMarks({ colours, px }: { colours: HouseColours; px: number }) {

@@ -1,9 +1,8 @@
 import { type DerivedFloor, distance } from '@velvet-tape/core';
 import { pathData } from '@velvet-tape/formats';
-import { Circle, G, Path } from '../../../ui/svg';
+import { G, Path } from '../../../ui/svg';
 import type { HouseColours } from '../../../ui/theme';
-
-const THIN = { vectorEffect: 'non-scaling-stroke' } as const;
+import { Dot, THIN } from './paint';
 
 /** What a typed size would do: outlines as they would be, and the corners that would move with where to. */
 export function GhostMarks({
@@ -37,16 +36,7 @@ export function GhostMarks({
       {moves.map(({ corner, to }) => (
         <G key={corner.id}>
           <Path d={`M ${corner.x} ${corner.y} L ${to.x} ${to.y}`} stroke={colours.clay} strokeWidth={2} {...THIN} />
-          <Circle
-            testID="moving-corner"
-            cx={to.x}
-            cy={to.y}
-            r={7 * px}
-            fill={colours.clay}
-            stroke={colours.chalk}
-            strokeWidth={2}
-            {...THIN}
-          />
+          <Dot at={to} id="moving-corner" r={7} fill={colours.clay} edge={colours.chalk} px={px} />
         </G>
       ))}
     </G>

@@ -14,20 +14,13 @@ import {
 import { pathData } from '@velvet-tape/formats';
 import { memo } from 'react';
 import { useAppSelector } from '../../../store/store';
-import { Circle, G, Path } from '../../../ui/svg';
-import type { HouseColours } from '../../../ui/theme';
+import { G, Path } from '../../../ui/svg';
 import { useMisclosures } from '../readings/use-misclosures';
 import { selectFloor } from '../selectors';
 import type { ReadingProposal } from '../sketching/reading';
 import { HaloText } from './HaloText';
 import { CornerDot } from '../chosen/marks';
-
-const THIN = { vectorEffect: 'non-scaling-stroke' } as const;
-
-interface Paint {
-  colours: HouseColours;
-  px: number;
-}
+import { Dot, type Paint, THIN } from './paint';
 
 /** What is being measured: from what was tapped first to what was tapped second. */
 export function ReadingBeingTaken({
@@ -131,15 +124,7 @@ function Pin({ at, colours, px }: Paint & { at: Point }) {
   return (
     <G testID="pin">
       <Path d={pathData([[at, head]], false)} stroke={colours.ink} strokeWidth={2.5} {...THIN} />
-      <Circle
-        cx={head.x}
-        cy={head.y}
-        r={5.5 * px}
-        fill={colours.moss}
-        stroke={colours.chalk}
-        strokeWidth={1.5}
-        {...THIN}
-      />
+      <Dot at={head} r={5.5} fill={colours.moss} edge={colours.chalk} width={1.5} px={px} />
     </G>
   );
 }

@@ -1,15 +1,6 @@
 import type { Point } from '@velvet-tape/core';
-import type { HouseColours } from '../../../ui/theme';
 import { HaloText } from './HaloText';
-
-export interface Paint {
-  colours: HouseColours;
-  /** mm of the house per screen pixel */
-  px: number;
-}
-
-/** A line is as thick on the screen at any scale. */
-export const THIN = { vectorEffect: 'non-scaling-stroke' } as const;
+import type { Paint } from './paint';
 
 /** A word or a figure at what is being drawn. */
 export function SketchLabel({

@@ -6,7 +6,8 @@ import { useAppSelector } from '../../../store/store';
 import { selectProposal } from '../selectors';
 import { partsOf } from '../sketching/parts';
 import type { Proposal } from '../sketching/proposal';
-import { type Paint, SketchLabel, THIN } from './SketchLabel';
+import { SketchLabel } from './SketchLabel';
+import { type Paint, THIN } from './paint';
 
 /** What is being drawn, what it was caught by, what is being drawn round. */
 export const SketchMarks = memo(function SketchMarks({ colours, px, floor }: Paint & { floor: DerivedFloor }) {

@@ -8,7 +8,7 @@ import { G, Path } from '../../../ui/svg';
 import { useColours } from '../../../ui/theme';
 import { ReadingBeingTaken } from '../overlay/ReadingMarks';
 import { CornerDot } from '../chosen/marks';
-import { type Paint, THIN } from '../overlay/SketchLabel';
+import { type Paint, THIN } from '../overlay/paint';
 import { planActions } from '../plan-slice';
 import { boxCorners } from '../tools/shape-tool';
 import { MarksActions, MarksEnd } from '../underlay/MarksBar';

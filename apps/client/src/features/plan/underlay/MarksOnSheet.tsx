@@ -10,19 +10,11 @@ import {
 import { pathData } from '@velvet-tape/formats';
 import { useAppSelector } from '../../../store/store';
 import { Circle, G, Path } from '../../../ui/svg';
-import type { HouseColours } from '../../../ui/theme';
 import { HaloText } from '../overlay/HaloText';
 import { selectProposal } from '../selectors';
 import { type MarksProposal, markOnSheet } from './marks';
 import { selectSeen, selectUnderlay } from './selectors';
-
-interface Paint {
-  colours: HouseColours;
-  /** mm of the house per screen pixel */
-  px: number;
-}
-
-const THIN = { vectorEffect: 'non-scaling-stroke' } as const;
+import { type Paint, THIN } from '../overlay/paint';
 
 /** What is laid over a picture while it is worked on: its outline, the marks, and walls that were found. */
 export function UnderlayMarks(paint: Paint) {

@@ -2,7 +2,7 @@ import { distance } from '@velvet-tape/core';
 import { pathData } from '@velvet-tape/formats';
 import { G, Path } from '../../../ui/svg';
 import { CornerDot } from '../chosen/marks';
-import { type Paint, THIN } from '../overlay/SketchLabel';
+import { type Paint, THIN } from '../overlay/paint';
 import { type WalkProposal, cornersOfWalk } from '../sketching/walk';
 
 /** Where a walk began and where it is; the wall typed anew; what is missing between its end and its beginning. */
