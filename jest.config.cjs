@@ -24,6 +24,8 @@ const inNode = (name, root) => ({
 module.exports = {
   // the service's tests start threads, and machines are shared
   testTimeout: 60_000,
+  // a core for each: the usual one fewer leaves half of a small machine idle
+  maxWorkers: '100%',
   projects: [
     inNode('core', 'packages/core'),
     inNode('formats', 'packages/formats'),

@@ -5,8 +5,7 @@ const standard = config.resolver.resolveRequest;
 const englishOnly = require.resolve('./src/zod-locales.ts');
 // signs are paths of our own choice (ui/icons.ts): the font of all of them stays out
 const unusedOnWeb = /^(react-native-reanimated|react-native-worklets|@expo\/vector-icons(\/.*)?)$/;
-
-// Two rules keep the first page small: zod's forty languages become one, and the animation packages that
+// Two rules keep what is sent small: zod's forty languages become one, and the animation packages that
 // other packages mention but this application never uses are left out.
 config.resolver.resolveRequest = (context, name, platform) => {
   if (platform === 'web' && unusedOnWeb.test(name)) return { type: 'empty' };

@@ -50,6 +50,7 @@ test('feet inches and fractions are typed with the thumb', async ({ page }) => {
   await expect(page.getByTestId('strip-gap-0')).toHaveText('2′ 0″');
 
   // thickness in inches; what was taped stays
+  await key(page, 'Done').tap();
   await finger.tap(await middleOf(page.getByTestId(/^length/).getByText('9′ 8 3/4″')));
   await tapTapeEnd(page, finger);
   await page.getByRole('button', { name: /^Thickness: / }).tap();

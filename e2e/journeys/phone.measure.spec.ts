@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { Finger, middleOf } from '../finger';
-import { key, tapFigure } from '../pad';
+import { key, tapFigure, press } from '../pad';
 import { expect, test } from '../server';
 
 const enter = (page: Page) => key(page, 'Enter').tap();
@@ -101,7 +101,7 @@ test('a room and the room beside it are measured by touch, from first tap to fil
   await expect(page.getByText(/2\.50 m you taped stands in the way/)).toBeVisible();
   await expect(page.getByTestId('job-total')).toHaveText('19.23 m²');
   await key(page, 'Wall before').tap();
-  await page.getByText('Loosen').tap();
+  await press(page, 'Loosen');
   await key(page, 'Next wall').tap();
   await finger.drag(await middleOf(page.getByTestId('face-grip')), [grip[0], grip[1] + 30]);
   await expect(page.getByTestId('job-total')).not.toHaveText('19.23 m²');
@@ -115,7 +115,7 @@ test('a room and the room beside it are measured by touch, from first tap to fil
     .getByTestId(/^length/)
     .getByText('4.20 m')
     .tap();
-  await key(page, 'Add door').tap();
+  await press(page, 'Add door');
   await expect(page.getByTestId('strip-door')).toBeVisible();
   await tapFigure(page, '0.60');
   await enter(page);
@@ -138,8 +138,8 @@ test('a room and the room beside it are measured by touch, from first tap to fil
   await finger.rest([door[0] + 80, door[1]]);
   await expect(page.getByTestId('strip-gap-0')).not.toHaveText('0.60 m');
   await finger.up();
-  await page.getByRole('button', { name: 'Flip hinge side' }).tap();
-  await page.getByRole('button', { name: 'Flip swing' }).tap();
+  await press(page, 'Flip hinge side');
+  await press(page, 'Flip swing');
   await key(page, 'Undo flip door').tap();
   await key(page, 'Undo flip door').tap();
   await key(page, 'Undo change opening').tap();
@@ -151,7 +151,7 @@ test('a room and the room beside it are measured by touch, from first tap to fil
     .tap();
   await key(page, 'Wall before').tap();
   await key(page, 'Wall before').tap();
-  await key(page, 'Add window').tap();
+  await press(page, 'Add window');
   await field(page, 'Sill').tap();
   await tapFigure(page, '1.00');
   await enter(page);

@@ -26,7 +26,7 @@ const marks = (page: Page) => page.getByTestId('check-mark');
 async function chooseWall(page: Page): Promise<void> {
   const box = await restingBox(page.getByTestId('tape-strip'));
   await page.touchscreen.tap(box.x + box.width - 22, box.y + box.height - 28);
-  await expect(key(page, 'Add door')).toHaveCount(1);
+  await expect(page.getByRole('tab', { name: 'Stands in it' })).toHaveCount(1);
 }
 
 test('a door is placed by running readings, its slip found; it is flipped, and changed for all of its type', async ({
@@ -73,7 +73,7 @@ test('a door is placed by running readings, its slip found; it is flipped, and c
   await expect(page.getByTestId('swing-control').getByRole('button')).toHaveCount(4);
   await key(page, 'Hinges right, opens out of the room').tap();
   await expect(key(page, 'Undo swing')).toBeVisible();
-  await expect(key(page, 'Hinges right, opens out of the room')).toHaveAttribute('aria-selected', 'true');
+  await expect(key(page, 'Hinges right, opens out of the room')).toHaveAttribute('aria-pressed', 'true');
 
   // narrower, both of them: that is not what was read between the jambs, which is said
   await press(page, /^Width: /);

@@ -1,6 +1,6 @@
 import { text } from 'node:stream/consumers';
 import type { Page } from '@playwright/test';
-import { key } from '../pad';
+import { key, press } from '../pad';
 import { expect, test } from '../server';
 
 const schedule = (page: Page) => page.getByTestId('schedule');
@@ -34,10 +34,8 @@ test('doors and windows by their numbers; what is wrong is said, shown on the pl
     .tap();
   await expect(page.getByText('Tape the walls (5 still rough)')).toBeVisible();
   await page.getByText('Tape the walls (5 still rough)').tap();
-  await key(page, 'Wall before').scrollIntoViewIfNeeded();
   await key(page, 'Wall before').tap();
-  await key(page, 'Add door').scrollIntoViewIfNeeded();
-  await key(page, 'Add door').tap();
+  await press(page, 'Add door');
   await expect(key(page, 'Undo add opening')).toBeVisible();
   await openSchedule(page);
   await expect(schedule(page).getByRole('button', { name: /^D0\.6, 0\.83 m × 2\.04 m, / })).toBeVisible();

@@ -21,7 +21,7 @@ test('a shape is turned, mirrored, sized and dropped; a column and a chimney bre
   await type(page, '4');
   // an L is three quarters of the box round it, however it is turned and mirrored: 18 m² (exact)
   await key(page, 'Turn').tap();
-  await key(page, 'Mirror').tap();
+  await press(page, 'Mirror');
   await expect(total(page)).toHaveText('0.00 m²');
   await key(page, 'Keep').tap();
   await expect(total(page)).toHaveText('≈ 18.00 m²');
@@ -88,7 +88,7 @@ test('rooms are chosen with a loop of the finger and moved together', async ({ p
   await finger.up();
   await expect(key(page, 'Copy')).toBeVisible();
   const sizes = (await areas(page).allTextContents()).map(square);
-  await key(page, 'Turn a quarter').tap();
+  await press(page, 'Turn a quarter');
   await expect(key(page, 'Undo turn rooms')).toBeVisible();
   const floors = page.getByTestId(/^floor/);
   const boxes = [await restingBox(floors.nth(0)), await restingBox(floors.nth(1))];

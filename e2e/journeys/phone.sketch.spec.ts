@@ -50,7 +50,6 @@ test('corner by corner with typed lengths: an L is 58 m², and one left open is 
   await finger.tap([100, 200]);
   await finger.tap([240, 204]);
   await finger.tap([243, 330]);
-  await key(page, 'Leave open').scrollIntoViewIfNeeded();
   await key(page, 'Leave open').tap();
   await page.getByRole('button', { name: /^2 open ends/ }).tap();
   await expect(page.getByText(/End 1: a wall ends at nothing/)).toBeVisible();
@@ -118,7 +117,7 @@ test('a wall is pushed, bent and divided, and everything is undone by name', asy
 
   // a bay, pushed out with the finger, its sizes typed: a trapezium of 2.00 and 1.20 by 0.60
   await press(page, 'Bump');
-  await key(page, 'Slanted').tap();
+  await press(page, 'Slanted');
   const top = async () => {
     const length = await restingBox(
       page

@@ -1,7 +1,7 @@
 import { text } from 'node:stream/consumers';
 import type { Page } from '@playwright/test';
 import { Finger, middleOf, restingBox } from '../finger';
-import { key, type } from '../pad';
+import { key, type, press } from '../pad';
 import { expect, test } from '../server';
 
 const strip = (page: Page) => page.getByTestId('tape-strip');
@@ -55,7 +55,7 @@ test('a crooked five-wall room is shot round with the laser; a slip is found and
   const finger = new Finger(page);
   await withSteadyMeter(page);
   await newJob(page);
-  await key(page, 'Corners').tap();
+  await press(page, 'Corners');
   for (const at of [
     [80, 170],
     [290, 178],
@@ -76,7 +76,7 @@ test('a crooked five-wall room is shot round with the laser; a slip is found and
   }
   // on and on, until it is stopped: what came last waits in the field
   await page.getByText('Go round the walls').tap();
-  await page.getByRole('button', { name: /^How it is read/ }).tap();
+  await press(page, /^How it is read/);
   await page.getByRole('menuitem', { name: 'Keep shooting' }).tap();
   await expect(page.getByTestId('typed')).toHaveText(/^\d+\.\d{3} m$/);
   await key(page, 'Stop measuring with the laser').tap();
@@ -148,7 +148,7 @@ test('a size no wall has is asked about; a diagonal un-squares a room; what cont
   await key(page, 'Done').tap();
 
   // from corner to corner, then what the tape says
-  await key(page, 'Measure').tap();
+  await press(page, 'Measure');
   const floor = await restingBox(page.getByTestId(/^floor/));
   await finger.tap([floor.x + 3, floor.y + 3]);
   await expect(page.getByText('Now tap the second corner or wall.')).toBeVisible();
@@ -176,10 +176,9 @@ test('a size no wall has is asked about; a diagonal un-squares a room; what cont
   // a pinned room stays where it is
   await key(page, 'Choose').tap();
   await finger.tap(await middleOf(page.getByTestId(/^area/)));
-  await key(page, 'This stays').scrollIntoViewIfNeeded();
-  await key(page, 'This stays').tap();
+  await press(page, 'This stays');
   await expect(page.getByTestId('pin')).toHaveCount(4);
-  await key(page, 'Let it move again').tap();
+  await press(page, 'Let it move again');
   await expect(page.getByTestId('pin')).toHaveCount(0);
 });
 
@@ -191,15 +190,15 @@ test('thickness, ceiling, a height under the slope, an outer face off a drawing:
   await type(page, '4.20');
   await type(page, '3.15');
   // off a drawing that gives lengths on outer faces; it stays so until it is changed
-  await page.getByRole('button', { name: /^How it is read: tape/ }).tap();
+  await press(page, /^How it is read: tape/);
   await page.getByRole('menuitem', { name: 'Off a drawing' }).tap();
-  await page.getByRole('button', { name: /^How it is read: drawing/ }).tap();
+  await press(page, /^How it is read: drawing/);
   await page.getByRole('menuitem', { name: 'On the outer face' }).tap();
   await type(page, '4.70');
   await expect(page.getByText('3 of 4 taped')).toBeVisible();
-  await page.getByRole('button', { name: /^How it is read: drawing, outer face/ }).tap();
+  await press(page, /^How it is read: drawing, outer face/);
   await page.getByRole('menuitem', { name: 'By tape' }).tap();
-  await page.getByRole('button', { name: /^How it is read/ }).tap();
+  await press(page, /^How it is read/);
   await page.getByRole('menuitem', { name: 'On the inner face' }).tap();
   // what was not measured is what is usual, and says so
   await page.getByRole('button', { name: 'Thickness: ≈ 250 mm' }).tap();
@@ -210,7 +209,7 @@ test('thickness, ceiling, a height under the slope, an outer face off a drawing:
   await expect(page.getByRole('button', { name: 'Ceiling: 2.48 m' })).toBeVisible();
   await key(page, 'Done').tap();
 
-  await key(page, 'Measure').tap();
+  await press(page, 'Measure');
   const floor = await restingBox(page.getByTestId(/^floor/));
   await finger.tap([floor.x + 0.3 * floor.width, floor.y + 0.7 * floor.height]);
   await expect(page.getByTestId('height-point')).toHaveCount(1);
@@ -240,7 +239,7 @@ test('thickness, ceiling, a height under the slope, an outer face off a drawing:
   await list.getByRole('button', { name: /ceiling height 2\.48 m.*Measure again/ }).tap();
   await type(page, '2.47');
   await key(page, 'Done').tap();
-  await key(page, 'Measure').tap();
+  await press(page, 'Measure');
   await page.getByText('Readings (6)').tap();
   await expect(list.getByText(/before: 2\.48/)).toBeVisible();
 });

@@ -109,7 +109,7 @@ test('a sketch is brought in scaled and levelled, three rooms are traced, one wa
   const listed = (await (await page.request.get(`${server.url}/api/jobs`)).json()) as {
     jobs: { id: string; name: string }[];
   };
-  const { id } = listed.jobs.find(({ name }) => name.startsWith('Job of'))!;
+  const { id } = listed.jobs.find(({ name }) => /^\d+ \w+, \d/.test(name))!;
   const { plan } = (await (await page.request.get(`${server.url}/api/jobs/${id}/plan`)).json()) as {
     plan: { underlays: Record<string, { picture: string; width: number }> };
   };

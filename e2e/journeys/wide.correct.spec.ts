@@ -154,7 +154,7 @@ test('walls and corners are dragged, several rooms moved and copied, with guides
   await expect(ledger(page, /^Unnamed room/)).toHaveCount(2);
 });
 
-test('sizes typed in the middle of a drag hold; a party wall and a flush face come from the menu', async ({ page }) => {
+test('sizes typed in the middle of a drag hold; a party wall and a flush face are one press away', async ({ page }) => {
   await newJob(page);
   const sheet = (await page.getByTestId('sheet').boundingBox())!;
   const [x, y] = [sheet.x + 150, sheet.y + 150];
@@ -184,8 +184,7 @@ test('sizes typed in the middle of a drag hold; a party wall and a flush face co
   await walls.first().click();
 
   // the party wall takes the usual thickness of its kind; what was taped inside stays
-  await button(page, 'More about this wall').click();
-  await page.getByRole('menuitem', { name: 'Party wall' }).click();
+  await button(page, 'Party wall').click();
   await expect(button(page, 'Undo kind of wall (Ctrl Z)')).toBeVisible();
   const thickness = page.getByRole('button', { name: /^Thickness: / });
   await expect(thickness).toContainText('200 mm');
@@ -201,8 +200,7 @@ test('sizes typed in the middle of a drag hold; a party wall and a flush face co
       .evaluateAll((all) => all.map((it) => (it as SVGGraphicsElement).getBBox().y));
   const steps = async () => new Set((await top()).map((at) => Math.round(at / 10))).size;
   const before = await steps();
-  await button(page, 'More about this wall').click();
-  await page.getByRole('menuitem', { name: 'Keep flush outside' }).click();
+  await button(page, 'Keep flush outside').click();
   await expect(button(page, 'Undo keep flush (Ctrl Z)')).toBeVisible();
   expect(await steps()).toBeLessThan(before);
 });

@@ -23,6 +23,6 @@ test('what comes over the wire for the list of jobs and for a plan keeps its lim
     await expect(page.getByTestId('job-total')).toBeVisible();
   });
   console.log(`Over the wire: list of jobs ${Math.round(list / 1000)} kB, a plan ${Math.round(plan / 1000)} kB more`);
-  expect(list).toBeLessThan(460_000);
-  expect(plan).toBeLessThan(280_000);
+  expect(list).toBeLessThan(450_000);
+  expect(plan).toBeLessThan(250_000);
 });

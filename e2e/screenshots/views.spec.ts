@@ -2,6 +2,7 @@ import { type Page, test as plain } from '@playwright/test';
 import { PHONE, WIDE } from '../browser';
 import { onSketch } from '../../apps/server/src/demo/boat-shed';
 import { Finger, middleOf, restingBox } from '../finger';
+import { press } from '../pad';
 import { onScreen, pictureOn } from '../picture';
 import { test } from '../server';
 
@@ -18,8 +19,7 @@ async function sketching(page: Page, finger: Finger): Promise<void> {
     await page.goto('/new');
     await page.getByText('Start measuring').tap();
     await page.getByText(/Drag across the sheet/).waitFor();
-    await key(tool).scrollIntoViewIfNeeded();
-    await key(tool).tap();
+    await press(page, tool);
   };
   await sheet('Corners');
   await finger.tap([80, 170]);
@@ -77,14 +77,10 @@ async function sketching(page: Page, finger: Finger): Promise<void> {
 
 /** A sketch on its way to a plan: its true scale, and the walls that are seen on it. */
 async function overSketch(page: Page, finger: Finger): Promise<void> {
-  const press = async (name: string) => {
-    await page.getByRole('button', { name, exact: true }).scrollIntoViewIfNeeded();
-    await page.getByRole('button', { name, exact: true }).tap();
-  };
   await page.goto('/job/boat-shed');
   await restingBox(pictureOn(page));
-  await press('Underlay Sketch of the shed');
-  await press('True scale');
+  await press(page, 'Underlay Sketch of the shed');
+  await press(page, 'True scale');
   await finger.tap(await onScreen(page, onSketch({ x: 0, y: 0 })));
   const end = await onScreen(page, onSketch({ x: 6400, y: 0 }));
   await finger.down([[end[0] - 20, end[1] + 14]]);
@@ -93,8 +89,8 @@ async function overSketch(page: Page, finger: Finger): Promise<void> {
   await picture(page, 'phone-true-scale');
   await finger.up();
   for (const digit of ['6', 'point', '4', 'Enter']) await page.getByRole('button', { name: digit, exact: true }).tap();
-  await press('Keep');
-  await press('Find walls');
+  await press(page, 'Keep');
+  await press(page, 'Find walls');
   await page.getByTestId('found-walls').waitFor();
   await restingBox(pictureOn(page));
   await picture(page, 'phone-found-walls');
@@ -110,7 +106,6 @@ plain.describe('on a phone', () => {
     await picture(page, 'phone-jobs');
     await page.goto('/new');
     await page.getByText('Start measuring').waitFor();
-    await picture(page, 'phone-new-job');
     await page.getByText('Start measuring').tap();
     await page.getByText(/Drag across the sheet/).waitFor();
     await finger.drag([80, 220], [300, 400]);
@@ -121,6 +116,9 @@ plain.describe('on a phone', () => {
     for (const key of ['4', 'point', '2', '0']) await page.getByRole('button', { name: key, exact: true }).tap();
     await page.getByTestId('moving-corner').first().waitFor();
     await picture(page, 'phone-tape');
+    await page.setViewportSize({ width: 844, height: 390 });
+    await picture(page, 'phone-turned');
+    await page.setViewportSize(PHONE.viewport);
     await sketching(page, finger);
     await page.goto('/job/quince-cottage');
     await length(page, '12′ 6″').waitFor();
@@ -149,20 +147,15 @@ plain.describe('on a phone', () => {
     await page.getByText('To check (1)').waitFor();
     await picture(page, 'phone-schedule');
     await page.getByRole('button', { name: /^W0\.4, / }).tap();
-    const press = async (name: string) => {
-      await page.getByRole('button', { name, exact: true }).scrollIntoViewIfNeeded();
-      await page.getByRole('button', { name, exact: true }).tap();
-    };
-    await press('Show the elevation');
+    await press(page, 'Show the elevation');
     await page.getByTestId('elevation').waitFor();
     await page.getByRole('button', { name: /^Sill of the wall/ }).tap();
-    await page.getByRole('button', { name: /^Sill: / }).scrollIntoViewIfNeeded();
     await picture(page, 'phone-elevation');
-    await press('Hide the elevation');
+    await press(page, 'Hide the elevation');
     await page.getByRole('button', { name: 'Done', exact: true }).tap();
     await finger.tap(await middleOf(page.getByTestId(/^name/).getByText('Ticket hall')));
     await page.getByText(/^Tape the walls|^Go round/).tap();
-    await press('More doors and windows');
+    await press(page, 'More doors and windows');
     await page.getByTestId('kind-tray').waitFor();
     await picture(page, 'phone-tray');
     await overSketch(page, finger);

@@ -1,12 +1,12 @@
-import { Suspense, lazy } from 'react';
-import { Waiting } from '../src/ui/Waiting';
+import { lazy } from 'react';
+import { Part } from '../src/ui/Part';
 
 const NewJobScreen = lazy(() => import('../src/heart').then((heart) => ({ default: heart.NewJobScreen })));
 
 export default function NewJobRoute() {
   return (
-    <Suspense fallback={<Waiting />}>
+    <Part>
       <NewJobScreen />
-    </Suspense>
+    </Part>
   );
 }

@@ -5,6 +5,7 @@ import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
+import subset from 'subset-font';
 import { generateSW } from 'workbox-build';
 
 const client = join(dirname(fileURLToPath(import.meta.url)), '..');
@@ -18,6 +19,15 @@ if (exported.status !== 0) process.exit(exported.status ?? 1);
 const pdf = join(dirname(createRequire(import.meta.url).resolve('pdfjs-dist/package.json')), 'build');
 mkdirSync(join(dist, 'pdf'), { recursive: true });
 for (const file of ['pdf.min.mjs', 'pdf.worker.min.mjs']) cpSync(join(pdf, file), join(dist, 'pdf', file));
+
+// of each font what a plan may have to say: Latin letters with all their accents, figures, fractions and the signs beside them
+const run = (from, to) => Array.from({ length: to - from + 1 }, (_, i) => String.fromCodePoint(from + i)).join('');
+const LETTERS = `${run(0x20, 0x7e)}${run(0xa0, 0x17f)}${run(0x2010, 0x203a)}⁄€™−×≈≠≤≥±∅⌀√Δσ²³½¼¾⅛⅜⅝⅞→←↑↓`;
+for (const entry of readdirSync(dist, { recursive: true, withFileTypes: true })) {
+  if (!entry.isFile() || !entry.name.endsWith('.ttf')) continue;
+  const path = join(entry.parentPath, entry.name);
+  writeFileSync(path, await subset(readFileSync(path), LETTERS, { targetFormat: 'sfnt' }));
+}
 
 const { count, size, warnings } = await generateSW({
   swDest: join(dist, 'service-worker.js'),

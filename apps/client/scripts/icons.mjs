@@ -10,7 +10,7 @@ arrow-right-top arrow-split-vertical arrow-up backspace-outline bluetooth-off ca
 check-all check-bold check-circle-outline checkbox-blank-outline checkbox-marked chevron-down chevron-left chevron-right
 chevron-up circle-half circle-outline close cloud-alert cloud-check-outline cloud-off-outline cloud-upload-outline
 content-copy crop crop-free crosshairs cursor-move delete-outline door door-open
-dots-horizontal dots-vertical download drawing eye-off-outline eye-outline file-export-outline file-image-outline
+dialpad dots-horizontal dots-vertical download drawing eye-off-outline eye-outline file-export-outline file-image-outline
 fit-to-screen-outline flip-horizontal flip-vertical format-list-numbered format-rotate-90 gesture gesture-tap home-group
 home-outline image-outline image-plus image-sync-outline information-outline invert-colors label-outline laser-pointer
 lasso layers-outline lock lock-open-variant-outline lock-outline magnet magnet-on map-marker-check-outline
@@ -18,7 +18,7 @@ menu-down minus minus-box note-edit-outline note-plus-outline palette-outline pe
 pillar pin-off-outline pin-outline plus printer-outline rectangle-outline redo restart
 rotate-left rotate-right ruler shape-outline shoe-print skip-next-outline sort square-outline
 star-outline stop swap-horizontal swap-vertical table table-large tape-measure trash-can-outline
-tune-variant undo undo-variant vector-line vector-point-plus vector-polyline vector-square-plus view-grid-plus-outline
+tune-variant undo undo-variant vector-line vector-point-plus vector-polyline vector-radius vector-square-plus view-grid-plus-outline
 view-parallel-outline view-sequential-outline wall window-closed-variant
 `;
 

@@ -25,4 +25,5 @@ export const NewJobScreen = () => (
   </Heart>
 );
 
+export { copyJob } from './features/jobs/copy-job';
 export { syncEngine };

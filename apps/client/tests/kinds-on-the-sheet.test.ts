@@ -189,7 +189,7 @@ describe('every kind that can be chosen', () => {
   test.each([
     ['room', ['Ceiling']],
     ['rooms', ['Turn']],
-    ['wall', ['Length', 'Thickness', 'Ceiling', 'Bow', 'Radius']],
+    ['wall', ['Length', 'Thickness', 'Ceiling', 'Bow']],
     ['opening', ['From left', 'Width', 'From right', 'Height']],
     ['corner', []],
     ['solid', ['Width', 'Depth', 'Turn']],
@@ -245,7 +245,7 @@ describe('every kind that can be chosen', () => {
     ['wall', 'nothing'],
     ['opening', 'wall'],
     ['solid', 'nothing'],
-    ['room', 'room'],
+    ['room', 'nothing'],
   ])('%s removed: then %s is chosen', (kind, then) => {
     const store = choosing(kind);
     store.dispatch(remove);

@@ -7,6 +7,9 @@ import { tracedIntent } from '../src/features/plan/underlay/trace';
 import { markWords, scaleWords } from '../src/features/plan/underlay/words';
 import { at, workbench } from './workbench';
 
+// the tests have no loader for what comes later
+jest.mock('../src/pictures/sizes', () => ({ sizeReader: async () => jest.requireActual('image-size') }));
+
 /** A plan over a picture of 1000 × 500 px that is 10 m wide, its middle at (5000, 2500). */
 function overPicture(): { plan: Plan; underlay: Underlay } {
   const result = applyEdit(

@@ -6,6 +6,7 @@ import { Key } from './entry/key';
 import { createApp } from './http/app';
 import { loggedError } from './http/errors';
 import { Revisions } from './jobs/revisions';
+import { emptyBin } from './jobs/jobs.service';
 import { thinOut } from './jobs/thinning';
 import { Work } from './work/pool';
 import { DEFAULT_WORKSPACE } from './workspaces/workspace.entity';
@@ -62,6 +63,14 @@ const thin = () =>
     (gone) => gone > 0 && log.info(`${gone} old revisions were thinned out`),
     (error: unknown) => log.error({ err: error }, 'old revisions could not be thinned out'),
   );
+/** What has been in the bin for its time goes at the same hours. */
+const empty = () =>
+  void emptyBin(database).then(
+    (gone) => gone > 0 && log.info(`${gone} jobs went from the bin`),
+    (error: unknown) => log.error({ err: error }, 'the bin could not be emptied'),
+  );
+setTimeout(empty, THIN_FIRST).unref();
+setInterval(empty, THIN_AGAIN).unref();
 setTimeout(thin, THIN_FIRST).unref();
 setInterval(thin, THIN_AGAIN).unref();
 

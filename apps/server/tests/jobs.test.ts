@@ -2,6 +2,7 @@ import { LARGEST_BODY, errorSchema, jobListSchema } from '@velvet-tape/contract'
 import { validate } from './openapi-validator';
 import request from 'supertest';
 import { openDatabase } from '../src/database/database';
+import { emptyBin } from '../src/jobs/jobs.service';
 import { seedDemo } from '../src/demo/seed';
 import { type TestService, planWithRoom, startService } from './service';
 
@@ -179,6 +180,7 @@ test('the OpenAPI document is valid and names every route', async () => {
     '/api/jobs/{id}/revisions',
     '/api/jobs/{id}/revisions/{version}',
     '/api/jobs/{id}/revisions/{version}/name',
+    '/api/jobs/{id}/standing',
     '/api/jobs/{id}/version',
     '/api/opening-types',
     '/api/opening-types/{id}',
@@ -210,3 +212,59 @@ test('the demo is seeded once and what was done to it stays', async () => {
     units: 'metric',
   });
 }, 40_000);
+
+describe('what is said of a job beside its plan', () => {
+  const listed = async (query = '') => jobListSchema.parse((await get(`/api/jobs${query}`).expect(200)).body);
+  const stand = (id: string, body: object) => request(service.app).put(`/api/jobs/${id}/standing`).send(body);
+  const ids = ({ jobs }: { jobs: readonly { id: string }[] }) => jobs.map(({ id }) => id);
+
+  test('a job goes into the bin and comes back; what is worked on comes back by itself; after 30 days it goes for good', async () => {
+    await put('bin-1', 0, planWithRoom('Bin one')).expect(201);
+    await put('bin-2', 0, planWithRoom('Bin two')).expect(201);
+    await stand('bin-1', { binned: true }).expect(200);
+    await stand('bin-2', { binned: true }).expect(200);
+    const list = await listed();
+    expect(ids(list)).not.toContain('bin-1');
+    expect(list.binned).toEqual(expect.arrayContaining(['bin-1', 'bin-2']));
+    expect(ids(await listed('?bin=yes'))).toEqual(expect.arrayContaining(['bin-1', 'bin-2']));
+    await stand('bin-1', { binned: false }).expect(200);
+    await put('bin-2', 1, planWithRoom('Bin two, gone on with')).expect(200);
+    expect(ids(await listed())).toEqual(expect.arrayContaining(['bin-1', 'bin-2']));
+
+    await stand('bin-1', { binned: true }).expect(200);
+    const day = 24 * 3_600_000;
+    expect(await emptyBin(service.database, new Date(Date.now() + 29 * day))).toBe(0);
+    expect(await emptyBin(service.database, new Date(Date.now() + 31 * day))).toBe(1);
+    await get('/api/jobs/bin-1/plan').expect(404);
+    await get('/api/jobs/bin-2/plan').expect(200);
+  });
+
+  test('how far it has come is kept; what is no state, or no job, is refused in words', async () => {
+    await put('state-1', 0, planWithRoom('State')).expect(201);
+    await stand('state-1', { state: 'handed over' }).expect(200);
+    await put('state-1', 1, planWithRoom('State again')).expect(200);
+    expect((await listed()).jobs.find(({ id }) => id === 'state-1')).toMatchObject({ state: 'handed over' });
+    for (const body of [{ state: 'constructor' }, {}, { binned: 'yes' }])
+      expect(errorSchema.parse((await stand('state-1', body).expect(400)).body).error.message).not.toBe('');
+    await stand('nowhere', { binned: true }).expect(404);
+  });
+
+  test('jobs are found by name or address, whatever signs are in it, and put in order by name, page by page', async () => {
+    for (const [id, name] of [
+      ['find-b', 'Órbita %_ house'],
+      ['find-a', 'An Órbita'],
+      ['find-c', 'órbita, third'],
+    ] as const)
+      await put(id, 0, planWithRoom(name)).expect(201);
+    const find = (text: string, more = '') => listed(`?find=${encodeURIComponent(text)}${more}`);
+    expect(ids(await find('Órbita', '&order=name'))).toEqual(['find-a', 'find-b', 'find-c']);
+    expect(ids(await find('%_'))).toEqual(['find-b']);
+    expect(ids(await find('nobody lives here'))).toEqual([]);
+    const first = await find('órbita', '&order=name&limit=2');
+    expect(ids(first)).toHaveLength(2);
+    const rest = await find('órbita', `&order=name&limit=2&after=${encodeURIComponent(first.next!)}`);
+    expect([...ids(first), ...ids(rest)].sort()).toEqual(['find-a', 'find-b', 'find-c']);
+    expect(rest.next).toBeNull();
+    await get('/api/jobs?order=name&after=nowhere').expect(400);
+  });
+});

@@ -2,7 +2,7 @@ import Coordinate from 'jsts/org/locationtech/jts/geom/Coordinate.js';
 import GeometryFactory from 'jsts/org/locationtech/jts/geom/GeometryFactory.js';
 import Polygonizer from 'jsts/org/locationtech/jts/operation/polygonize/Polygonizer.js';
 import { adjustments } from './adjustment';
-import { type Plan, type Wall, applyEdit, deriveFloor, drawFloor, facesOf, networkOf, newPlan } from '../src';
+import { type Plan, type Wall, applyEdit, deriveFloor, drawFloor, cellsOf, networkOf, newPlan } from '../src';
 
 /** Milliseconds of `runs` runs, sorted. The first runs warm up and do not count. */
 function time(runs: number, work: (i: number) => void): number[] {
@@ -57,7 +57,7 @@ function againstPolygonizer(n: number): string {
     Object.fromEntries(Object.entries(corners).map(([id, corner]) => [id, { ...corner }])),
   );
   const ours = time(runs, () => {
-    found = facesOf(networkOf(fresh.pop()!, walls)).length;
+    found = cellsOf(networkOf(fresh.pop()!, walls)).length;
   });
   const factory = new GeometryFactory();
   const lines = walls.map((wall) =>

@@ -9,7 +9,7 @@ import {
   bulgeOfRadius,
   bulgeOfSagitta,
   bulgeThrough,
-  facesOf,
+  cellsOf,
   flattened,
   networkOf,
   newPlan,
@@ -42,7 +42,7 @@ function planOf(...lines: Line[]) {
 const netOf = (plan: ReturnType<typeof planOf>) => networkOf(plan.corners, Object.values(plan.walls));
 const outlinesOf = (plan: ReturnType<typeof planOf>) => {
   const network = netOf(plan);
-  return facesOf(network).map((face) => roomOutline(network, face));
+  return cellsOf(network).map((face) => roomOutline(network, face));
 };
 
 describe('one arc', () => {
@@ -148,18 +148,18 @@ describe('curved walls', () => {
   test('two arcs that cross are split where they meet', () => {
     const plan = planOf([0, 0, 4000, 0, 0.5], [0, -1500, 4000, -1500, -0.5]);
     expect(problemsOf(plan)).toEqual([]);
-    expect(facesOf(netOf(plan))).toHaveLength(1);
+    expect(cellsOf(netOf(plan))).toHaveLength(1);
     expect(Object.values(plan.walls)).toHaveLength(6);
     // a lens of two segments: r = 2500, each cut at 750 from its crown
     const half = Math.sqrt(2500 ** 2 - 2250 ** 2);
     const lens = 2 * segmentArea({ x: 0, y: 0 }, { x: 2 * half, y: 0 }, 250 / half);
-    expect(facesOf(netOf(plan))[0]!.outline.area).toBeCloseTo(lens, 0);
+    expect(cellsOf(netOf(plan))[0]!.outline.area).toBeCloseTo(lens, 0);
   });
 
   test('an arc and its chord enclose a room of two walls; the same arc twice is one wall', () => {
     const plan = planOf([0, 0, 4000, 0, 0], [0, 0, 4000, 0, 0.5], [4000, 0, 0, 0, -0.5]);
     expect(Object.values(plan.walls)).toHaveLength(2);
-    expect(facesOf(netOf(plan))).toHaveLength(1);
+    expect(cellsOf(netOf(plan))).toHaveLength(1);
   });
 
   test('arcs lying on each other share the part they have in common', () => {

@@ -2,7 +2,9 @@ import Coordinate from 'jsts/org/locationtech/jts/geom/Coordinate.js';
 import GeometryFactory from 'jsts/org/locationtech/jts/geom/GeometryFactory.js';
 import OverlayOp from 'jsts/org/locationtech/jts/operation/overlay/OverlayOp.js';
 import { type Mark, type TextMark, drawFloor, jobTotals } from '../src';
+import { geometryOf, polygonOf, sharedByJsts, unionByJsts } from './by-jsts';
 import { House } from './house';
+import { dice } from './random-floors';
 
 const style = { lettering: 125, units: 'metric' } as const;
 const texts = (marks: readonly Mark[]) =>
@@ -39,7 +41,7 @@ test('lettering reads from the foot or the right of the sheet', () => {
 
 test('a length that has no room is left out rather than written over its neighbours', () => {
   const { house } = hall();
-  expect(texts(drawFloor(house.floor, { ...style, lettering: 900 }))).toEqual(['Unnamed', '≈ 12.00 m²']);
+  expect(texts(drawFloor(house.floor, { ...style, lettering: 900 }))).toEqual(['Unnamed']);
 });
 
 test('a door is drawn on the side it opens to, a window across its wall', () => {
@@ -145,3 +147,92 @@ function shared(a: number[][], b: number[][]): number {
     new GeometryFactory().createPolygon(ring.map(([x, y]) => new Coordinate(x!, y!)));
   return OverlayOp.intersection(polygon(a), polygon(b)).getArea();
 }
+
+describe('lettering of houses with many small rooms, at every step from the whole house to one room', () => {
+  const NAMES = [
+    'Hall',
+    'Keeper’s kitchen',
+    'Wash room',
+    'Dining room 2',
+    'WC',
+    'Conservatory',
+    'Net store at the back',
+    '',
+  ];
+
+  /** Rows of rooms of random sizes under random names, with doors in some walls. */
+  function terrace(random: () => number): House {
+    const house = new House();
+    let y = 0;
+    for (let row = 0; row < 3; row += 1) {
+      const depth = 1200 + Math.round(random() * 3000);
+      let x = 0;
+      for (let i = 0; i < 4; i += 1) {
+        const width = 900 + Math.round(random() * 3500);
+        const room = house.box(x, y, x + width, y + depth);
+        const name = NAMES[Math.floor(random() * NAMES.length)]!;
+        if (name && house.floor.rooms.some((each) => each.room.id === room)) {
+          house.tries({ kind: 'nameRoom', room, name: `${name}${row}${i}` });
+          const [face] = house.floor.rooms.find((each) => each.room.id === room)!.faces;
+          const door = { kind: 'addOpening', floor: 'ground', opening: 'door', end: 'left', offset: 100 } as const;
+          house.tries({ ...door, face: face!.key });
+        }
+        x += width + 100;
+      }
+      y += depth + 100;
+    }
+    return house;
+  }
+
+  const rectangle = ({ role, at, text, turn, size }: TextMark, lettering: number) => {
+    // half of it, by the widths of letters that the layout reckons with, less a hair for what merely touches
+    const wide = role === 'room.name' ? 0.63 : 0.54;
+    const [u, v] = [text.length * wide * size * lettering * 0.5 - 1, size * lettering * 0.5 - 1];
+    const [c, s] = [Math.cos((turn * Math.PI) / 180), Math.sin((turn * Math.PI) / 180)];
+    return polygonOf(
+      [
+        [-u, -v],
+        [u, -v],
+        [u, v],
+        [-u, v],
+      ].map(([x, y]) => ({ x: at.x + x! * c - y! * s, y: at.y + x! * s + y! * c })),
+    );
+  };
+
+  test.each([11])('no text lies over a wall or over another; every room is named or numbered (seed %i)', (seed) => {
+    const { floor } = terrace(dice(seed));
+    const walls = unionByJsts(floor.bodies.map(({ ring }) => polygonOf(ring)));
+    for (const lettering of [70, 125, 200, 320, 500, 800]) {
+      const marks = drawFloor(floor, { lettering, units: 'metric' });
+      const written = marks.filter((mark): mark is TextMark => mark.kind === 'text');
+      const boxes = written.map((mark) => rectangle(mark, lettering));
+      boxes.forEach((box, i) => {
+        expect(sharedByJsts(box, walls)).toBeLessThan(1);
+        boxes.slice(0, i).forEach((other, k) => {
+          const [a, b] = [written[i]!, written[k]!];
+          const apart = Math.hypot(a.at.x - b.at.x, a.at.y - b.at.y);
+          if (apart < (a.text.length + b.text.length + 4) * lettering) expect(sharedByJsts(box, other)).toBeLessThan(1);
+        });
+      });
+      for (const { room, outline } of floor.rooms) {
+        const own = written.filter(({ unit }) => unit === `label ${room.id}`);
+        const floorOfRoom = geometryOf(outline.rings);
+        for (const mark of own) {
+          const box = rectangle(mark, lettering);
+          expect(sharedByJsts(box, floorOfRoom)).toBeCloseTo(box.getArea(), -1);
+        }
+        // what is not named in its room is named under the house, by the number that stands in it where that fits
+        const named = own.some(({ text }) => text !== '' && !/^\d+$/.test(text));
+        expect(named || written.some(({ unit }) => unit === `legend ${room.id}`)).toBe(true);
+      }
+    }
+  });
+
+  test('a name too long for its room is broken where its lines are most alike', () => {
+    const house = new House();
+    const room = house.box(0, 0, 1500, 2500);
+    house.do({ kind: 'nameRoom', room, name: 'Keeper’s kitchen' });
+    const marks = drawFloor(house.floor, { lettering: 220, units: 'metric' });
+    expect(texts(marks.filter(({ role }) => role === 'room.name'))).toEqual(['Keeper’s', 'kitchen']);
+  });
+});

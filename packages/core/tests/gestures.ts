@@ -178,7 +178,9 @@ export function intentOf(plan: Plan, g: Gesture): Intent | null {
         grow: (['outwards', 'outwards', 'inwards', 'both'] as const)[g.h % 4]!,
       };
     case 'remove':
-      return { kind: 'removeWall', floor, face: face.key };
+      return g.pick % 3 === 0 && face.room
+        ? { kind: 'removeRoom', room: face.room }
+        : { kind: 'removeWall', floor, face: face.key };
     case 'height':
       return face.room === null
         ? null

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import GeometryFactory from 'jsts/org/locationtech/jts/geom/GeometryFactory.js';
 import Coordinate from 'jsts/org/locationtech/jts/geom/Coordinate.js';
 import Polygonizer from 'jsts/org/locationtech/jts/operation/polygonize/Polygonizer.js';
-import { type Plan, Draft, facesOf, networkOf, newPlan, planarise, signedArea, cornerRing } from '../src';
+import { type Plan, Draft, cellsOf, networkOf, newPlan, planarise, signedArea, cornerRing } from '../src';
 
 /** A tangle of straight walls without thickness, made planar. */
 function tangle(segments: readonly (readonly [number, number, number, number])[]): Plan {
@@ -30,7 +30,7 @@ function polygonizerAreas(plan: Plan): number[] {
 
 function ourAreas(plan: Plan): number[] {
   const network = networkOf(plan.corners, Object.values(plan.walls));
-  return facesOf(network)
+  return cellsOf(network)
     .map((face) => face.outline.area + face.holes.reduce((sum, hole) => sum + signedArea(cornerRing(network, hole)), 0))
     .filter((area) => area > 1)
     .sort((a, b) => a - b);

@@ -7,7 +7,7 @@ import {
   type Wall,
   deviationOf,
   diagonalsOf,
-  facesOf,
+  cellsOf,
   networkOf,
   roomOutline,
   valueOnPlan,
@@ -117,7 +117,7 @@ export function outOfSquare({ corners, walls }: RandomHouse, random: () => numbe
 
 /** Where a person reads: every wall of every room, and so many diagonals a room. */
 export function placesOf(network: Network, diagonals: number): Place[] {
-  return facesOf(network).flatMap((face) => {
+  return cellsOf(network).flatMap((face) => {
     const { runs } = roomOutline(network, face);
     const across = diagonalsOf({ faces: runs.map((run) => ({ ...run, reading: null })) });
     return [

@@ -99,6 +99,33 @@ test('taking the wall between two rooms away makes them one', () => {
   expect(house.face(hall, 'top').length).toBeCloseTo(6000, 3);
 });
 
+describe('taking a room away', () => {
+  test('takes the walls that are only its own, with what stands on them, and leaves the neighbour as it was', () => {
+    const house = new House();
+    const hall = house.box(0, 0, 4000, 3000);
+    const store = house.box(4000, 0, 6000, 3000);
+    const door = { kind: 'addOpening', floor: 'ground', opening: 'door', end: 'left', offset: 500 } as const;
+    house.do({ ...door, face: house.face(hall, 'top').key });
+    house.do({ ...door, face: house.face(hall, 'right').key });
+    const before = house.room(store).measures.area;
+    house.do({ kind: 'removeRoom', room: hall });
+    expect(house.floor.rooms.map(({ room }) => room.id)).toEqual([store]);
+    expect(house.room(store).measures.area).toBeCloseTo(before, 3);
+    expect(house.floor.openEnds).toEqual([]);
+    // the door in the wall they shared stays
+    expect(house.floor.openings).toHaveLength(1);
+    expect(problemsOf(house.plan)).toEqual([]);
+  });
+
+  test('is refused where all its walls are its neighbours’ too', () => {
+    const house = new House();
+    house.box(0, 0, 6000, 5000);
+    const inner = house.box(2000, 2000, 3000, 3000);
+    expect(house.tries({ kind: 'removeRoom', room: inner })).toMatch(/belong to other rooms too/);
+    expect(house.tries({ kind: 'removeRoom', room: 'nowhere' })).toMatch(/room/);
+  });
+});
+
 describe('dragging a wall', () => {
   test('leaves in line what goes on beyond it, joined by a piece of wall', () => {
     const house = new House();

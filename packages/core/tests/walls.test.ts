@@ -3,7 +3,7 @@ import {
   type Wall,
   bodiesOf,
   Draft,
-  facesOf,
+  cellsOf,
   insideLength,
   networkOf,
   newPlan,
@@ -228,12 +228,12 @@ describe('faces', () => {
   ];
 
   test('a square has one, clockwise, of its corner area', () => {
-    const faces = facesOf(networkOfPlan(planOf(...square(0, 0, 3000))));
+    const faces = cellsOf(networkOfPlan(planOf(...square(0, 0, 3000))));
     expect(faces.map((face) => face.outline.area)).toEqual([9e6]);
   });
 
   test('a square in a square is a face and a hole in the other', () => {
-    const faces = facesOf(networkOfPlan(planOf(...square(0, 0, 6000), ...square(2000, 2000, 1000))));
+    const faces = cellsOf(networkOfPlan(planOf(...square(0, 0, 6000), ...square(2000, 2000, 1000))));
     expect(faces.map((face) => [face.outline.area, face.holes.length]).sort()).toEqual([
       [1e6, 0],
       [36e6, 1],
@@ -241,14 +241,14 @@ describe('faces', () => {
   });
 
   test('squares three deep: each hole belongs to the face right round it', () => {
-    const faces = facesOf(
+    const faces = cellsOf(
       networkOfPlan(planOf(...square(0, 0, 9000), ...square(1000, 1000, 6000), ...square(2000, 2000, 2000))),
     );
     expect(faces.map((face) => face.holes.length).sort()).toEqual([0, 1, 1]);
   });
 
   test('an open wall into a room is walked round and takes nothing away', () => {
-    const faces = facesOf(networkOfPlan(planOf(...square(0, 0, 3000), [1500, 0, 1500, 1500])));
+    const faces = cellsOf(networkOfPlan(planOf(...square(0, 0, 3000), [1500, 0, 1500, 1500])));
     expect(faces).toHaveLength(1);
     expect(faces[0]!.outline.area).toBeCloseTo(9e6, 3);
     expect(faces[0]!.outline.halves).toHaveLength(7);

@@ -1,59 +1,6 @@
-import {
-  type DerivedFloor,
-  MM_PER_FOOT,
-  type Plan,
-  type ReadingLine,
-  deriveFloor,
-  readingLines,
-} from '@velvet-tape/core';
 import Papa from 'papaparse';
-import { scheduleRows } from './schedule-rows';
+import type { Row } from './row';
 
-/** The rooms of a job as CSV (RFC 4180), one line a room, in the job's units. Cells that a spreadsheet would run as formulas are made harmless. */
-export function roomsToCsv(plan: Plan): string {
-  const metric = plan.job.units === 'metric';
-  const [length, unit] = metric ? [1000, 'm'] : [MM_PER_FOOT, 'ft'];
-  const figure = (value: number, power: number) => (value / length ** power).toFixed(metric ? 3 : 2);
-  const rows = Object.values(plan.floors).flatMap((floor) =>
-    deriveFloor(plan, floor.id).rooms.map((room) => ({
-      Floor: floor.name,
-      Room: room.room.name || 'Unnamed',
-      [`Net internal floor area (${unit}²)`]: figure(room.measures.area, 2),
-      [`Perimeter (${unit})`]: figure(room.measures.perimeter, 1),
-      [`Ceiling height (${unit})`]: figure(room.ceilingHeight, 1),
-      [`Wall area less openings (${unit}²)`]: figure(room.measures.wallArea, 2),
-      [`Skirting (${unit})`]: figure(room.measures.skirting, 1),
-      [`Volume (${unit}³)`]: figure(room.measures.volume, 3),
-      Lengths: room.rough ? 'some rough' : 'all taped or worked out',
-    })),
-  );
-  return Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' });
-}
-
-/** The readings of a floor as CSV, one line a reading: what was read, what the plan has, how far they differ, how well it is controlled. */
-export function readingsToCsv(floor: DerivedFloor): string {
-  const metric = floor.plan.job.units === 'metric';
-  const [length, unit] = metric ? [1000, 'm'] : [MM_PER_FOOT, 'ft'];
-  // numbers, not text: of text a minus at the beginning would be taken for a formula
-  const figure = ({ angle }: ReadingLine, value: number) =>
-    Number(angle ? value.toFixed(2) : (value / length).toFixed(4));
-  const rows = readingLines(floor).map((line) => ({
-    Floor: floor.name,
-    Room: line.room,
-    What: line.what,
-    'As typed': line.text,
-    [`Read (${unit}; angles °)`]: figure(line, line.value),
-    [`On the plan (${unit}; angles °)`]: figure(line, line.value + line.off),
-    [`Difference (${unit}; angles °)`]: figure(line, line.off),
-    'Controlled (%)': Math.round(100 * line.control),
-    Instrument: line.instrument,
-    Time: line.time,
-    Note: line.note,
-    Earlier: line.history.map(({ text }) => text).join('; '),
-  }));
-  return Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' });
-}
-
-/** The doors and windows of a floor as CSV, one line each, in the job's units. */
-export const openingsToCsv = (floor: DerivedFloor): string =>
-  Papa.unparse(scheduleRows(floor), { escapeFormulae: true, newline: '\r\n' });
+/** Rows as CSV (RFC 4180). Cells that a spreadsheet would run as formulas are made harmless. It knows nothing of plans, and comes only when it is asked for. */
+export const toCsv = (rows: readonly Row[]): string =>
+  Papa.unparse([...rows], { escapeFormulae: true, newline: '\r\n' });

@@ -1,4 +1,6 @@
-export * from './csv';
 export * from './path-data';
+export type { Row } from './row';
+export * from './rows';
 export * from './svg';
+export { scheduleRows } from './schedule-rows';
 export { scheduleSheets } from './schedule-sheets';

@@ -1,7 +1,8 @@
 import { type DerivedFloor, type DerivedRoom, MM_PER_FOOT, openingSchedule } from '@velvet-tape/core';
+import type { Row } from './row';
 
 /** The columns of the schedule of doors and windows, sizes in the job's units, as files show them. */
-export function scheduleRows(floor: DerivedFloor): Record<string, string | number>[] {
+export function scheduleRows(floor: DerivedFloor): Row[] {
   const metric = floor.plan.job.units === 'metric';
   const [length, unit, digits] = metric ? [1000, 'm', 3] : [MM_PER_FOOT, 'ft', 4];
   const size = (mm: number, power = 1) => Number((mm / length ** power).toFixed(digits));

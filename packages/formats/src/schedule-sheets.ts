@@ -6,6 +6,7 @@ import {
   openingSchedule,
   scheduleTotals,
 } from '@velvet-tape/core';
+import type { Row } from './row';
 import { scheduleRows } from './schedule-rows';
 import type { SheetOfRows } from './xlsx';
 
@@ -22,7 +23,7 @@ export function scheduleSheets(floor: DerivedFloor): SheetOfRows[] {
   ];
 }
 
-function glazingRows(floor: DerivedFloor): Record<string, string | number>[] {
+function glazingRows(floor: DerivedFloor): Row[] {
   const metric = floor.plan.job.units === 'metric';
   const square = metric ? 1e6 : MM_PER_FOOT ** 2;
   const unit = metric ? 'm²' : 'ft²';

@@ -8,10 +8,10 @@ import {
   type RoleStyle,
   type Weight,
   drawFloor,
+  drawnBox,
   formatLength,
   painted,
   printedPictures,
-  ringsBox,
   runsClockwise,
 } from '@velvet-tape/core';
 import { pathData } from './path-data';
@@ -77,7 +77,7 @@ function styleOf({ fill, line }: RoleStyle): string {
 export function floorToSvg(derived: DerivedFloor, { scale, title, north, pictures = new Map() }: SheetOptions): string {
   const { units } = derived.plan.job;
   const marks = drawFloor(derived, { lettering: PAPER.lettering * scale, units });
-  const box = ringsBox(derived.bodies.map((body) => body.ring)) ?? { minX: 0, minY: 0, maxX: 1000, maxY: 1000 };
+  const box = drawnBox(marks, PAPER.lettering * scale) ?? { minX: 0, minY: 0, maxX: 1000, maxY: 1000 };
   const width = Math.max((box.maxX - box.minX) / scale, 60) + 2 * PAPER.margin;
   const height = (box.maxY - box.minY) / scale + 2 * PAPER.margin + PAPER.foot;
   const paper = (p: Point): Point => ({

@@ -1,9 +1,10 @@
 import { Workbook, type Worksheet } from 'exceljs';
+import type { Row } from './row';
 
 /** A sheet of a workbook: rows under a head, and what stands below them. */
 export interface SheetOfRows {
   readonly name: string;
-  readonly rows: readonly Record<string, string | number>[];
+  readonly rows: readonly Row[];
   readonly foot?: string;
 }
 
@@ -21,7 +22,7 @@ export async function toXlsx(title: string, sheets: readonly SheetOfRows[]): Pro
 }
 
 /** Rows under a bold head that stays in view. Text stays text, whatever it begins with. */
-function sheetOf(book: Workbook, name: string, rows: readonly Record<string, string | number>[]): Worksheet {
+function sheetOf(book: Workbook, name: string, rows: readonly Row[]): Worksheet {
   const sheet = book.addWorksheet(name, { views: [{ state: 'frozen', ySplit: 1, xSplit: 1 }] });
   const heads = Object.keys(rows[0] ?? {});
   sheet.columns = heads.map((head) => ({

@@ -2,7 +2,8 @@ import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import { Workbook } from 'exceljs';
 import Papa from 'papaparse';
 import { type Plan, applyEdit, deriveFloor, newPlan } from '@velvet-tape/core';
-import { floorToSvg, openingsToCsv, readingsToCsv, roomsToCsv, scheduleSheets } from '../src';
+import { floorToSvg, readingRows, roomRows, scheduleRows, scheduleSheets } from '../src';
+import { toCsv } from '../src/csv';
 import { toXlsx } from '../src/xlsx';
 
 function house(name: string, units: 'metric' | 'imperial' = 'metric'): Plan {
@@ -123,7 +124,7 @@ describe('the plan as SVG', () => {
 
 describe('the rooms as CSV', () => {
   test('reads back with its figures', () => {
-    const { data, errors } = Papa.parse<Record<string, string>>(roomsToCsv(house('Barn')), { header: true });
+    const { data, errors } = Papa.parse<Record<string, string>>(toCsv(roomRows(house('Barn'))), { header: true });
     expect(errors).toEqual([]);
     // 2 × (4.20 + 3.00) × 2.40 − 0.90 × 2.00
     expect(data).toEqual([
@@ -142,12 +143,12 @@ describe('the rooms as CSV', () => {
   });
 
   test('feet for a job in feet', () => {
-    const { data } = Papa.parse<Record<string, string>>(roomsToCsv(house('Barn', 'imperial')), { header: true });
+    const { data } = Papa.parse<Record<string, string>>(toCsv(roomRows(house('Barn', 'imperial'))), { header: true });
     expect(Number(data[0]!['Net internal floor area (ft²)'])).toBeCloseTo(12.6 / 0.09290304, 1);
   });
 
   test.each(['=1+1', 'a,b', 'say "hi"', 'two\nlines'])('a room called %s stays one cell, and no formula', (name) => {
-    const { data } = Papa.parse<Record<string, string>>(roomsToCsv(house(name)), { header: true });
+    const { data } = Papa.parse<Record<string, string>>(toCsv(roomRows(house(name))), { header: true });
     expect(data).toHaveLength(1);
     expect(data[0]!.Room!.replace(/^'/, '')).toBe(name.trim());
     expect(data[0]!.Room!.startsWith('=')).toBe(false);
@@ -156,7 +157,7 @@ describe('the rooms as CSV', () => {
 
 test('the readings as CSV say what was read, what the plan has, and how well it is controlled', () => {
   const floor = deriveFloor(house('=Barn'), 'ground');
-  const { data, errors } = Papa.parse<Record<string, string>>(readingsToCsv(floor), { header: true });
+  const { data, errors } = Papa.parse<Record<string, string>>(toCsv(readingRows(floor)), { header: true });
   expect(errors).toEqual([]);
   expect(data).toHaveLength(1);
   expect(data[0]).toMatchObject({
@@ -173,9 +174,12 @@ test('the readings as CSV say what was read, what the plan has, and how well it 
 });
 
 test('the doors and windows as CSV read back with their sizes, hand and rooms', () => {
-  const { data, errors } = Papa.parse<Record<string, string>>(openingsToCsv(deriveFloor(house('Barn'), 'ground')), {
-    header: true,
-  });
+  const { data, errors } = Papa.parse<Record<string, string>>(
+    toCsv(scheduleRows(deriveFloor(house('Barn'), 'ground'))),
+    {
+      header: true,
+    },
+  );
   expect(errors).toEqual([]);
   expect(data).toHaveLength(1);
   expect(data[0]).toMatchObject({
@@ -215,7 +219,7 @@ describe('the schedule as a workbook', () => {
     const book = await read(plan);
     expect(book.worksheets.map(({ name }) => name)).toEqual(['Doors and windows', 'Glazing']);
     const [heads, first] = rows(book, 'Doors and windows');
-    const { data } = Papa.parse<string[]>(openingsToCsv(deriveFloor(plan, 'ground')));
+    const { data } = Papa.parse<string[]>(toCsv(scheduleRows(deriveFloor(plan, 'ground'))));
     expect(heads).toEqual(data[0]);
     // an empty cell is nothing in a workbook
     expect(first!.map((cell) => String(cell ?? ''))).toEqual(data[1]!.slice(0, first!.length));

@@ -1,14 +1,14 @@
 import { useLocalSearchParams } from 'expo-router';
-import { Suspense, lazy } from 'react';
-import { Waiting } from '../../src/ui/Waiting';
+import { lazy } from 'react';
+import { Part } from '../../src/ui/Part';
 
 const PlanScreen = lazy(() => import('../../src/heart').then((heart) => ({ default: heart.PlanScreen })));
 
 export default function JobRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();
   return (
-    <Suspense fallback={<Waiting />}>
+    <Part>
       <PlanScreen id={id} />
-    </Suspense>
+    </Part>
   );
 }

@@ -1,5 +1,5 @@
 import { MOST_PIXELS } from '@velvet-tape/contract';
-import { imageSize } from 'image-size';
+import { sizeReader } from './sizes';
 
 /** Said to the person: why a file can't be brought in. */
 export class NotAPicture extends Error {}
@@ -16,7 +16,7 @@ export async function checkFile(file: Blob): Promise<'picture' | 'pdf'> {
     throw new NotAPicture(`This file is too large: ${Math.round(file.size / 1e6)} MB, and up to 120 MB can be read.`);
   const head = new Uint8Array(await file.slice(0, HEAD).arrayBuffer());
   if (String.fromCharCode(...head.subarray(0, 5)) === '%PDF-') return 'pdf';
-  const { type, width, height } = sizeOf(head);
+  const { type, width, height } = await sizeOf(head);
   if (type === 'heif' || type === 'heic' || type === 'avif')
     throw new NotAPicture('Pictures of this kind (HEIC) can’t be read here. Save it as a JPEG and bring that in.');
   if (type !== 'jpg' && type !== 'png' && type !== 'webp')
@@ -30,7 +30,8 @@ export async function checkFile(file: Blob): Promise<'picture' | 'pdf'> {
   return 'picture';
 }
 
-function sizeOf(head: Uint8Array): { type?: string; width: number; height: number } {
+async function sizeOf(head: Uint8Array): Promise<{ type?: string; width: number; height: number }> {
+  const { imageSize } = await sizeReader();
   try {
     return imageSize(head);
   } catch {

@@ -56,6 +56,8 @@ class DeviceDatabase extends Dexie {
   keptTypes!: EntityTable<DeviceType, 'id'>;
   pictures!: EntityTable<DevicePicture, 'id'>;
   trouble!: EntityTable<Trouble, 'id'>;
+  /** Jobs that lie in the bin, as far as the server last said. */
+  binned!: EntityTable<{ readonly id: string }, 'id'>;
 
   constructor() {
     super('velvet-tape');
@@ -65,6 +67,7 @@ class DeviceDatabase extends Dexie {
     this.version(4)
       .stores({ trouble: 'id' })
       .upgrade((transaction) => transaction.table('jobs').toCollection().modify({ mark: null, line: [] }));
+    this.version(5).stores({ binned: 'id' });
   }
 }
 

@@ -1,5 +1,6 @@
 import type { Version } from '@velvet-tape/contract';
 import {
+  LONGEST_NAME,
   type Merge,
   type Plan,
   SCHEMA_VERSION,
@@ -56,14 +57,14 @@ async function broughtTogether(base: Plan, mine: Plan, theirs: Plan): Promise<Ou
   return { plan: merge.plan, overruled: merge.overruled, setAside: merge.impossible };
 }
 
-const LONGEST_NAME = 120;
-const FROM_HERE = ' (from this device)';
-
 /** A plan that can't be what its job is any more becomes a job of its own. */
 export async function setAside(plan: Plan): Promise<string> {
-  const name = shortened(plan.job.name, LONGEST_NAME - FROM_HERE.length) + FROM_HERE;
-  return newOnDevice({ ...plan, job: { ...plan.job, name } });
+  return copyOnDevice(plan, ' (from this device)');
 }
+
+/** Another job that begins as this plan is, under its name and an addition. */
+export const copyOnDevice = ({ job, ...plan }: Plan, addition: string): Promise<string> =>
+  newOnDevice({ ...plan, job: { ...job, name: shortened(job.name, LONGEST_NAME - addition.length) + addition } });
 
 /** A new job, on the device first. */
 export async function newOnDevice(plan: Plan): Promise<string> {

@@ -1,10 +1,33 @@
-import { type JobSummary, type TakenIn, jobListSchema, takenInSchema } from '@velvet-tape/contract/list';
+import {
+  type JobList,
+  type JobSummary,
+  type Standing,
+  type TakenIn,
+  jobListSchema,
+  takenInSchema,
+} from '@velvet-tape/contract/list';
 import { type Trouble, database } from './database';
-import { Broken, Offline, PATIENCE_FOR_PICTURES, call, fetchBytes } from './http';
+import { Broken, Offline, PATIENCE_FOR_PICTURES, asJson, call, fetchBytes } from './http';
+
+/** Which jobs, and in which order. */
+export interface Wanted {
+  /** In the name or the address; empty: any. */
+  readonly find: string;
+  readonly order: 'touched' | 'name';
+  /** What lies in the bin instead. */
+  readonly bin: boolean;
+}
+export const ALL_JOBS: Wanted = { find: '', order: 'touched', bin: false };
 
 /** A page of the list of jobs. */
-export const listJobs = async (after: string | null = null): Promise<{ jobs: JobSummary[]; next: string | null }> =>
-  jobListSchema.parse(await call(`/jobs${after === null ? '' : `?after=${encodeURIComponent(after)}`}`));
+async function listJobs({ find, order, bin }: Wanted, after: string | null): Promise<JobList> {
+  const query = new URLSearchParams();
+  if (find) query.set('find', find);
+  if (order !== 'touched') query.set('order', order);
+  if (bin) query.set('bin', 'yes');
+  if (after !== null) query.set('after', after);
+  return jobListSchema.parse(await call(`/jobs${query.size > 0 ? `?${query.toString()}` : ''}`));
+}
 
 /** The list of jobs, as much of it as was asked for: from the server when it is there, else what the device remembers. */
 export interface JobsFound {
@@ -15,30 +38,75 @@ export interface JobsFound {
   readonly trouble: ReadonlyMap<string, Trouble>;
 }
 
-/** The beginning of the list of jobs, or what comes after. */
-export async function currentJobs(after: string | null = null): Promise<JobsFound> {
+/** The beginning of the list of jobs, or that and what comes after it. */
+export async function currentJobs(
+  wanted: Wanted,
+  after: string | null = null,
+  before: readonly JobSummary[] = [],
+): Promise<JobsFound> {
   let offline = false;
-  let next: string | null = null;
+  let page: JobList | null = null;
+  const plain = wanted.find === '' && wanted.order === 'touched' && !wanted.bin;
   try {
-    const page = await listJobs(after);
-    next = page.next;
-    await database.transaction('rw', database.listing, async () => {
+    const got = (page = await listJobs(wanted, after));
+    await database.transaction('rw', database.listing, database.binned, async () => {
+      if (after === null) {
+        await database.binned.clear();
+        await database.binned.bulkPut(got.binned.map((id) => ({ id })));
+      }
+      if (!plain) return;
       if (after === null) await database.listing.clear();
-      await database.listing.bulkPut(page.jobs);
+      await database.listing.bulkPut(got.jobs);
     });
   } catch (error) {
     if (!(error instanceof Offline) && !(error instanceof Broken)) throw error;
     offline = true;
   }
   const trouble = new Map((await database.trouble.toArray()).map((each) => [each.id, each]));
-  return { jobs: await jobsOnDevice(), offline, next, trouble };
+  const here = await jobsOnDevice();
+  const next = page?.next ?? null;
+  if (plain || !page) return { jobs: wanted.bin ? [] : chosenFrom(here, wanted), offline, next, trouble };
+  // what is newer here stands in the place of what the server has
+  const own = new Map(here.map((job) => [job.id, job]));
+  const newest = (job: JobSummary): JobSummary => {
+    const mine = own.get(job.id);
+    return mine && mine.touched > job.touched ? { ...mine, state: job.state } : job;
+  };
+  const listed = [...before, ...page.jobs].map((job) => (wanted.bin ? job : newest(job)));
+  const unlisted =
+    wanted.bin || next !== null
+      ? []
+      : chosenFrom(here, wanted).filter(({ id }) => !listed.some((job) => job.id === id));
+  return { jobs: inOrder([...listed, ...unlisted], wanted.order), offline, next, trouble };
 }
+
+const chosenFrom = (jobs: readonly JobSummary[], { find, order }: Wanted): JobSummary[] => {
+  const sought = find.trim().toLowerCase();
+  return inOrder(
+    jobs.filter(({ name, address }) => `${name} ${address}`.toLowerCase().includes(sought)),
+    order,
+  );
+};
+
+const inOrder = (jobs: readonly JobSummary[], order: Wanted['order']): JobSummary[] =>
+  [...jobs].sort((a, b) => (order === 'name' ? a.name.localeCompare(b.name) : b.touched.localeCompare(a.touched)));
+
+/** Says how far a job has come, lays it into the bin or gives it back. */
+export const standJob = (id: string, standing: Standing): Promise<unknown> =>
+  call(`/jobs/${encodeURIComponent(id)}/standing`, asJson('PUT', standing));
 
 /** The list of jobs as far as this device knows it: the server's last list, with what is newer here. Last touched first. */
 export async function jobsOnDevice(): Promise<JobSummary[]> {
-  const [listing, jobs] = await Promise.all([database.listing.toArray(), database.jobs.toArray()]);
-  const lines = new Map(listing.map((line) => [line.id, line]));
+  const [listing, jobs, bin] = await Promise.all([
+    database.listing.toArray(),
+    database.jobs.toArray(),
+    database.binned.toCollection().primaryKeys(),
+  ]);
+  const binned = new Set(bin);
+  const lines = new Map(listing.filter(({ id }) => !binned.has(id)).map((line) => [line.id, line]));
   for (const job of jobs) {
+    // what is still to be sent brings its job back out of the bin
+    if (binned.has(job.id) && !job.waiting) continue;
     const line = lines.get(job.id);
     if (line && !job.waiting && line.version >= job.version) continue;
     const { name, address, units } = job.plan.job;
@@ -50,6 +118,7 @@ export async function jobsOnDevice(): Promise<JobSummary[]> {
       ...(job.totals ?? { rooms: Object.keys(job.plan.rooms).length, area: 0, rough: true }),
       touched: job.touched,
       version: Math.max(1, job.version),
+      state: line?.state ?? 'measuring',
     });
   }
   return [...lines.values()].sort((a, b) => b.touched.localeCompare(a.touched));

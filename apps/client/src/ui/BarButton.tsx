@@ -1,6 +1,6 @@
-import { StyleSheet } from 'react-native';
-import { Button, IconButton } from 'react-native-paper';
-import { TOUCH, useColours } from './theme';
+import { Pressable, StyleSheet } from 'react-native';
+import { Icon, IconButton, Text } from 'react-native-paper';
+import { FONTS, TOUCH, useColours, useFilled } from './theme';
 
 interface Props {
   label: string;
@@ -13,25 +13,31 @@ interface Props {
   onPress(): void;
 }
 
-/** A button of the bars at the foot: tall enough for a thumb. Chosen or strong ones are filled. */
-export function BarButton({ label, icon, says, chosen, strong = false, disabled = false, onPress }: Props) {
+/** A button of the bars at the foot: tall enough for a thumb. Chosen or strong ones are filled; whoever listens is told what is chosen. */
+export function BarButton({ label, icon, says = label, chosen, strong = false, disabled = false, onPress }: Props) {
   const colours = useColours();
+  const { fill, onFill } = useFilled();
   const filled = strong || chosen === true;
+  const ink = disabled ? colours.inkSoft : filled ? onFill : colours.ink;
   return (
-    <Button
-      compact
-      mode={filled ? 'contained' : 'outlined'}
+    <Pressable
+      accessibilityRole="button"
+      accessibilityLabel={says}
+      {...(chosen !== undefined && { 'aria-pressed': chosen })}
       disabled={disabled}
-      contentStyle={styles.tall}
-      labelStyle={styles.label}
       onPress={onPress}
-      accessibilityLabel={says ?? label}
-      {...(icon && { icon })}
-      {...(chosen !== undefined && { accessibilityState: { selected: chosen } })}
-      {...(!filled && { textColor: colours.ink })}
+      style={({ pressed }) => [
+        styles.button,
+        {
+          backgroundColor: filled && !disabled ? fill : 'transparent',
+          borderColor: filled && !disabled ? fill : colours.rim,
+          opacity: pressed ? 0.6 : 1,
+        },
+      ]}
     >
-      {label}
-    </Button>
+      {icon && <Icon source={icon} size={18} color={ink} />}
+      <Text style={[styles.label, { color: ink }]}>{label}</Text>
+    </Pressable>
   );
 }
 
@@ -41,7 +47,17 @@ export function BarIcon({ icon, says, onPress }: { icon: string; says: string; o
 }
 
 const styles = StyleSheet.create({
-  tall: { minHeight: TOUCH, paddingHorizontal: 6 },
-  label: { marginHorizontal: 8 },
+  button: {
+    minHeight: TOUCH,
+    minWidth: TOUCH,
+    flexDirection: 'row',
+    alignItems: 'center',
+    justifyContent: 'center',
+    gap: 8,
+    paddingHorizontal: 14,
+    borderWidth: 1,
+    borderRadius: 15,
+  },
+  label: { fontFamily: FONTS.sans, fontSize: 14, lineHeight: 20, textAlign: 'center' },
   icon: { width: TOUCH, height: TOUCH, margin: 0 },
 });

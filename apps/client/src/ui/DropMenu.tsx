@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { IconButton, Menu } from 'react-native-paper';
 import { BarButton } from './BarButton';
+import { Tile } from './Tile';
 import { TOUCH } from './theme';
 
 export interface MenuEntry {
@@ -17,6 +18,7 @@ export function DropMenu({
   icon,
   says,
   label,
+  tile = false,
   iconColor,
   entries,
 }: {
@@ -24,11 +26,15 @@ export function DropMenu({
   says: string;
   /** Written beside the sign. */
   label?: string;
+  /** It stands among tiles. */
+  tile?: boolean;
   iconColor?: string;
   entries: readonly MenuEntry[];
 }) {
   const [open, setOpen] = useState(false);
-  const anchor = label ? (
+  const anchor = tile ? (
+    <Tile icon={icon} label={label ?? says} says={says} onPress={() => setOpen(true)} />
+  ) : label ? (
     <BarButton icon={icon} label={label} says={says} onPress={() => setOpen(true)} />
   ) : (
     <IconButton

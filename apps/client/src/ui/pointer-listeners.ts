@@ -24,5 +24,10 @@ export function listenToPointers(element: HTMLElement, on: PointerListeners): ()
   element.addEventListener('pointermove', (event) => on.move(pointOn(element, event), event), { signal });
   element.addEventListener('pointerup', (event) => on.up(pointOn(element, event), event), { signal });
   element.addEventListener('pointercancel', (event) => on.lost(event), { signal });
+  // a tap here makes no click: one would press what comes up under the finger
+  element.addEventListener('touchend', (event) => event.cancelable && event.preventDefault(), {
+    signal,
+    passive: false,
+  });
   return () => stop.abort();
 }

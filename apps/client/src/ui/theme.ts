@@ -18,11 +18,13 @@ const LIGHT = {
   brassDeep: '#8A6410',
   linen: '#F8F2E7',
   linenDeep: '#EBE0CC',
+  /** Round what can be pressed: 3 : 1 against what lies on either side. */
+  rim: '#8C7C8F',
   chalk: '#FFFFFF',
   ink: '#211524',
   inkSoft: '#5C4C60',
   moss: '#3F6B4F',
-  clay: '#A8481F',
+  clay: '#9A4018',
   onVelvet: '#F8F2E7',
   wall: '#24102A',
   sheet: '#F8F2E7',
@@ -37,6 +39,7 @@ const DARK: typeof LIGHT = {
   brassDeep: '#E3B548',
   linen: '#1E1022',
   linenDeep: '#38223E',
+  rim: '#8F7A95',
   chalk: '#2A182F',
   ink: '#F6EEE0',
   inkSoft: '#C9B9CC',
@@ -111,7 +114,15 @@ type HouseTheme = typeof lightTheme;
 /** The colours of the house in the light or dark theme that is on. */
 export const useColours = (): HouseColours => useTheme<HouseTheme>().house;
 
+/** What is filled, and what is written on it: brass in the dark, velvet in the light. */
+export const useFilled = (): { fill: string; onFill: string } => {
+  const { colors } = useTheme<HouseTheme>();
+  return { fill: colors.primary, onFill: colors.onPrimary };
+};
+
 /** From this width on there is room for ledger, plan and inspector side by side, px. */
 export const WIDE = 1100;
 /** The least a finger can hit, px. */
 export const TOUCH = 48;
+/** A window lower than this is a phone turned, px. */
+export const LOW = 500;

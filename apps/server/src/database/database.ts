@@ -8,6 +8,7 @@ import { FirstTables1779900000000 } from './migrations/1779900000000-first-table
 import { KeptTypes1795600000000 } from './migrations/1795600000000-kept-types';
 import { Pictures1795700000000 } from './migrations/1795700000000-pictures';
 import { Changes1795901000000 } from './migrations/1795901000000-changes';
+import { Standing1796000000000 } from './migrations/1796000000000-standing';
 
 /** A connection to the database at `url`, with tables brought up to date. Servers that start together wait for each other. */
 export async function openDatabase(url: string): Promise<DataSource> {
@@ -15,7 +16,13 @@ export async function openDatabase(url: string): Promise<DataSource> {
     type: 'postgres',
     url,
     entities: [Workspace, Job, Revision, KeptOpeningType, StoredPicture],
-    migrations: [FirstTables1779900000000, KeptTypes1795600000000, Pictures1795700000000, Changes1795901000000],
+    migrations: [
+      FirstTables1779900000000,
+      KeptTypes1795600000000,
+      Pictures1795700000000,
+      Changes1795901000000,
+      Standing1796000000000,
+    ],
     poolSize: 10,
   });
   await database.initialize();

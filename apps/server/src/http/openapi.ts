@@ -10,6 +10,7 @@ import {
   keptTypeListSchema,
   keptTypeSchema,
   nameRevisionSchema,
+  standingSchema,
   PICTURE_TYPES,
   pictureId,
   pictureQuerySchema,
@@ -41,7 +42,7 @@ export function openApiDocument() {
     path: '/api/jobs',
     summary: 'List jobs',
     request: { query: jobListQuerySchema },
-    responses: { 200: json(jobListSchema, 'A page of jobs, last touched first'), 400: failure('Not as agreed') },
+    responses: { 200: json(jobListSchema, 'A page of jobs, in the order asked for'), 400: failure('Not as agreed') },
   });
   registry.registerPath({
     method: 'get',
@@ -115,6 +116,18 @@ export function openApiDocument() {
     summary: 'The version the server has',
     request: { params },
     responses: { 200: json(versionSchema, 'The version and its mark'), 404: failure('No such job') },
+  });
+  registry.registerPath({
+    method: 'put',
+    path: '/api/jobs/{id}/standing',
+    summary:
+      'Say how far a job has come, lay it into the bin, or give it back; from the bin it goes for good after 30 days',
+    request: { params, body: { content: { 'application/json': { schema: standingSchema } } } },
+    responses: {
+      200: json(z.object({ ok: z.boolean() }), 'Done'),
+      400: failure('Not as agreed'),
+      404: failure('No such job'),
+    },
   });
   registry.registerPath({
     method: 'get',

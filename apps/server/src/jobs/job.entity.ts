@@ -47,6 +47,14 @@ export class Job {
   @Column({ type: 'int', name: 'schema_version' })
   schemaVersion: number;
 
+  @Column({ type: 'text', default: 'measuring' })
+  state: string;
+
+  /** Since when it lies in the bin. */
+  @Index('jobs_binned_idx', { where: 'binned IS NOT NULL' })
+  @Column({ type: 'timestamptz', nullable: true })
+  binned: Date | null;
+
   @CreateDateColumn({ type: 'timestamptz' })
   created: Date;
 

@@ -6,6 +6,7 @@ import {
   jobListQuerySchema,
   nameRevisionSchema,
   revisionNumber,
+  standingSchema,
 } from '@velvet-tape/contract';
 import { type Request, Router, json, raw } from 'express';
 import { HttpError } from '../http/errors';
@@ -24,8 +25,7 @@ export function jobsRoutes(jobs: JobsService, files: JobFiles): Router {
   };
 
   router.get('/', async (request, response) => {
-    const { limit, after } = validated(jobListQuerySchema, { ...request.query });
-    response.json(await jobs.list(limit, after));
+    response.json(await jobs.list(validated(jobListQuerySchema, { ...request.query })));
   });
   router.get('/:id/plan', async (request, response) => {
     response.type('json').send(await jobs.read(idOf(request.params)));
@@ -50,6 +50,10 @@ export function jobsRoutes(jobs: JobsService, files: JobFiles): Router {
   router.patch('/:id/plan', asBytes, async (request, response) => {
     const from = validated(changeQuerySchema, { ...request.query });
     response.json(await jobs.change(idOf(request.params), from, bytes(request)));
+  });
+  router.put('/:id/standing', json(), async (request, response) => {
+    await jobs.stand(idOf(request.params), validated(standingSchema, request.body));
+    response.json({ ok: true });
   });
   router.get('/:id/revisions', async (request, response) => {
     response.json({ revisions: await jobs.revisions(idOf(request.params)) });

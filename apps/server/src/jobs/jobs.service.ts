@@ -1,5 +1,14 @@
 import { randomUUID } from 'node:crypto';
-import type { ChangedFrom, JobSummary, Version, Written } from '@velvet-tape/contract';
+import {
+  type ChangedFrom,
+  DAYS_IN_BIN,
+  JOB_STATES,
+  type JobList,
+  type JobListQuery,
+  type Standing,
+  type Version,
+  type Written,
+} from '@velvet-tape/contract';
 import { SCHEMA_VERSION } from '@velvet-tape/core';
 import type { DataSource } from 'typeorm';
 import { HttpError } from '../http/errors';
@@ -29,19 +38,26 @@ export class JobsService {
     this.revisionsOf = new Revisions(database, workspaceId);
   }
 
-  /** A page of the list, last touched first, and where the next page begins. */
-  async list(limit: number, after?: string): Promise<{ jobs: JobSummary[]; next: string | null }> {
+  /** A page of the list in the order that is asked for, and where the next page begins. */
+  async list({ limit, after, find, order, bin }: JobListQuery): Promise<JobList> {
     const query = this.database
       .getRepository(Job)
       .createQueryBuilder('job')
       .where('job.workspaceId = :workspace', { workspace: this.workspaceId })
-      .orderBy('job.touched', 'DESC')
-      .addOrderBy('job.id', 'DESC')
+      .andWhere(bin === 'yes' ? 'job.binned IS NOT NULL' : 'job.binned IS NULL')
       .limit(limit + 1);
-    if (after !== undefined) query.andWhere('(job.touched, job.id) < (:touched, :id)', cursorOf(after));
+    if (find) query.andWhere(`strpos(lower(job.name || ' ' || job.address), lower(:find)) > 0`, { find });
+    if (order === 'name') {
+      query.orderBy('lower(job.name)', 'ASC').addOrderBy('job.id', 'ASC');
+      if (after !== undefined) query.andWhere('(lower(job.name), job.id) > (lower(:name), :id)', nameCursor(after));
+    } else {
+      query.orderBy('job.touched', 'DESC').addOrderBy('job.id', 'DESC');
+      if (after !== undefined) query.andWhere('(job.touched, job.id) < (:touched, :id)', cursorOf(after));
+    }
     const rows = await query.getMany();
     const jobs = rows.slice(0, limit);
     const last = jobs.at(-1);
+    const goesOn = rows.length > limit && last;
     return {
       jobs: jobs.map((job) => ({
         id: job.id,
@@ -53,9 +69,30 @@ export class JobsService {
         rough: job.rough,
         touched: job.touched.toISOString(),
         version: job.version,
+        state: JOB_STATES.find((state) => state === job.state) ?? 'measuring',
       })),
-      next: rows.length > limit && last ? `${last.touched.toISOString()} ${last.id}` : null,
+      next: !goesOn ? null : order === 'name' ? `${last.id} ${last.name}` : `${last.touched.toISOString()} ${last.id}`,
+      binned: after === undefined ? await this.binned() : [],
     };
+  }
+
+  private async binned(): Promise<string[]> {
+    const rows: { id: string }[] = await this.database.query(
+      `SELECT id FROM jobs WHERE workspace_id = $1 AND binned IS NOT NULL ORDER BY binned DESC LIMIT 1000`,
+      [this.workspaceId],
+    );
+    return rows.map(({ id }) => id);
+  }
+
+  /** Says how far a job has come, lays it into the bin, or gives it back. */
+  async stand(id: string, { state, binned }: Standing): Promise<void> {
+    const [, changed]: [unknown[], number] = await this.database.query(
+      `UPDATE jobs SET state = coalesce($3, state),
+         binned = CASE WHEN $4::boolean IS NULL THEN binned WHEN $4 THEN coalesce(binned, now()) END
+       WHERE id = $1 AND workspace_id = $2`,
+      [id, this.workspaceId, state ?? null, binned ?? null],
+    );
+    if (changed === 0) throw new HttpError(404, 'not-found', 'There is no such job.');
   }
 
   /** The newest plan of a job, as the JSON text of a `StoredPlan`. */
@@ -219,6 +256,21 @@ const STATUS = { 'bad-request': 400, 'bad-plan': 422, apart: 409, whole: 409 } a
 function allowed<T extends Judged>(judged: T | Refused): T {
   if (judged.ok) return judged;
   throw new HttpError(STATUS[judged.code], judged.code, judged.message);
+}
+
+function nameCursor(after: string): { id: string; name: string } {
+  const blank = after.indexOf(' ');
+  if (blank < 1) throw new HttpError(400, 'bad-request', 'The list does not go on from there.');
+  return { id: after.slice(0, blank), name: after.slice(blank + 1) };
+}
+
+/** What has been in the bin for its time goes for good, with all its revisions; how many that were. */
+export async function emptyBin(database: DataSource, now = new Date()): Promise<number> {
+  const [, gone]: [unknown[], number] = await database.query(
+    `DELETE FROM jobs WHERE binned < $1::timestamptz - make_interval(days => $2)`,
+    [now, DAYS_IN_BIN],
+  );
+  return gone;
 }
 
 function cursorOf(after: string): { touched: Date; id: string } {

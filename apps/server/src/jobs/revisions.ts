@@ -27,7 +27,8 @@ export class Revisions {
         ? `INSERT INTO jobs (id, workspace_id, version, mark, whole_version, name, address, units, rooms, area, rough, schema_version, touched)
            VALUES ($1, $2, $3 + 1, $4, 1, $5, $6, $7, $8, $9, $10, $11, $12) ON CONFLICT DO NOTHING RETURNING id`
         : `UPDATE jobs SET version = $3 + 1, mark = $4, whole_version = CASE WHEN $13::text IS NULL THEN whole_version ELSE $3 + 1 END,
-             name = $5, address = $6, units = $7, rooms = $8, area = $9, rough = $10, schema_version = $11, touched = $12
+             name = $5, address = $6, units = $7, rooms = $8, area = $9, rough = $10, schema_version = $11, touched = $12,
+             binned = NULL
            WHERE id = $1 AND workspace_id = $2 AND version = $3 RETURNING id`;
     const rows: unknown[] = await this.database.query(
       `WITH job AS (${job})

@@ -1,10 +1,8 @@
 import Flatbush from 'flatbush';
-import { type Point, dot } from '../geometry';
+import { type Ring, boxAround } from '../geometry';
+import { onceFor } from '../memory';
+import { type LetterBox, boxOf, liesOver, overlap } from './lettering';
 import type { Mark, Role, TextMark } from './marks';
-
-/** Width of a letter as a share of its height, on the average of names and figures; a little air round it. */
-const LETTER = 0.54;
-const AIR = 0.1;
 
 /** What is written first: names of rooms, then what was read, then what follows from it. */
 const RANK: Partial<Record<Role, number>> = {
@@ -17,13 +15,29 @@ const RANK: Partial<Record<Role, number>> = {
   'dimension.rough': 4,
 };
 
+/** Does a text lie over something that is built? */
+const overOneOf = onceFor((rings: readonly Ring[]): ((box: LetterBox) => boolean) => {
+  if (rings.length === 0) return () => false;
+  const index = new Flatbush(rings.length);
+  for (const ring of rings) {
+    const { minX, minY, maxX, maxY } = boxAround(ring)!;
+    index.add(minX, minY, maxX, maxY);
+  }
+  index.finish();
+  return (box) => {
+    const { at, far } = box;
+    return index.search(at.x - far, at.y - far, at.x + far, at.y + far).some((i) => liesOver(box, rings[i]!));
+  };
+});
+
 /**
- * Leaves out what would be written over something more important: it comes when it is looked at closer. Marks that belong together
+ * Leaves out what would be written over what is built (rings without arcs) or over something more important: it comes when it is looked at closer. Marks that belong together
  * are left out together; those that stay are the same.
  */
 export function declutter<Part extends { readonly marks: readonly Mark[] }>(
   parts: readonly Part[],
   lettering: number,
+  built: readonly Ring[],
 ): readonly Part[] {
   const units = new Map<string, TextMark[]>();
   for (const { marks } of parts) {
@@ -43,10 +57,15 @@ export function declutter<Part extends { readonly marks: readonly Mark[] }>(
   for (const { at, far } of boxes) index.add(at.x - far, at.y - far, at.x + far, at.y + far);
   index.finish();
   const left = new Set<string>();
+  const overBuilt = overOneOf(built);
   // in the order of rank: over what stands already nothing is written
   boxes.forEach((box, i) => {
     if (left.has(box.unit)) return;
     const { at, far, unit } = box;
+    if (overBuilt(box)) {
+      left.add(unit);
+      return;
+    }
     const near = index.search(at.x - far, at.y - far, at.x + far, at.y + far, (j) => j < i);
     if (near.some((j) => boxes[j]!.unit !== unit && !left.has(boxes[j]!.unit) && overlap(box, boxes[j]!)))
       left.add(unit);
@@ -57,39 +76,3 @@ export function declutter<Part extends { readonly marks: readonly Mark[] }>(
     return marks.length === part.marks.length ? part : { ...part, marks };
   });
 }
-
-/** A line of lettering: its middle, the way it runs, half its length and half its height, mm. */
-interface Box {
-  readonly at: Point;
-  readonly d: Point;
-  readonly long: number;
-  readonly high: number;
-  /** No part of it is farther from its middle, mm. */
-  readonly far: number;
-}
-
-function boxOf({ at, text, turn, size }: TextMark, lettering: number): Box {
-  const angle = (turn * Math.PI) / 180;
-  const height = size * lettering;
-  const long = height * (text.length * LETTER + AIR) * 0.5;
-  const high = height * (1 + AIR) * 0.5;
-  return {
-    at,
-    d: { x: Math.cos(angle), y: Math.sin(angle) },
-    long,
-    high,
-    far: Math.sqrt(long * long + high * high),
-  };
-}
-
-/** Two turned rectangles overlap unless a direction of one of their sides parts them. */
-function overlap(a: Box, b: Box): boolean {
-  const off = { x: b.at.x - a.at.x, y: b.at.y - a.at.y };
-  return [a.d, across(a.d), b.d, across(b.d)].every(
-    (axis) => Math.abs(dot(off, axis)) < reach(a, axis) + reach(b, axis),
-  );
-}
-
-const across = (d: Point): Point => ({ x: -d.y, y: d.x });
-const reach = ({ d, long, high }: Box, axis: Point): number =>
-  long * Math.abs(dot(d, axis)) + high * Math.abs(dot(across(d), axis));

@@ -1,16 +1,17 @@
 import { lastFor, onceFor } from '../memory';
 import type { DerivedFloor, DerivedRoom, SolidOnFloor, WallFace } from '../derived';
-import { type Point, type Ring, cross, dot, flattened, ringsBox, subtract } from '../geometry';
+import { type Ring, cross, dot, flattened, ringsBox, subtract } from '../geometry';
 import type { Corner, Wall } from '../plan/plan';
 import type { Network, WallBody } from '../walls';
-import { formatArea, roughly } from '../units';
 import { drawAngles, drawChecks, drawHeights } from './checks';
 import { declutter } from './declutter';
 import { drawDimension } from './dimensions';
 import { hatch } from './hatch';
+import { boxOf } from './lettering';
 import type { DrawingStyle, Mark } from './marks';
 import { lineAlong } from './opening-signs';
 import { drawOpening, numberMark } from './openings';
+import { legendLine, roomLabel, roomNumber } from './room-label';
 
 /** A part of a drawing: marks that are painted one after the other. */
 export interface DrawingPart {
@@ -41,7 +42,8 @@ export function drawFloorInParts(derived: DerivedFloor, style: DrawingStyle): re
       bodies.map((body) => once(body, () => wallMark(body))),
     ),
     ...openings.map((opening) => inOrder(`opening ${opening.id}`, drawOpening(network, opening, style))),
-    ...rooms.map((room) => inOrder(`room ${room.room.id}`, roomMarks(room, style))),
+    ...rooms.map((room, i) => inOrder(`room ${room.room.id}`, roomMarks(room, i + 1, style))),
+    inOrder('legend', style.part ? [] : legend(derived, style)),
     inOrder('checks', [
       ...drawChecks(derived, style),
       ...drawHeights(derived, style),
@@ -60,8 +62,13 @@ export function drawFloorInParts(derived: DerivedFloor, style: DrawingStyle): re
       openEnds.map((corner) => openEndMark(corner, style)),
     ),
   ];
-  return declutter(parts, style.lettering);
+  return declutter(parts, style.lettering, builtOf(derived));
 }
+
+/** What nothing is written over: walls, and what stands in the rooms. */
+const builtOf = onceFor(({ bodies, solids }: DerivedFloor): readonly Ring[] =>
+  [...bodies, ...solids].map(({ ring }) => flattened(ring)),
+);
 
 /** The part that lies under all others. */
 export const FLOORS = 'floors';
@@ -111,15 +118,15 @@ const wallMark = (body: WallBody): Mark => ({
 const lastRoom = lastFor<DerivedRoom, readonly Mark[]>();
 
 /** Dimensions and label of a room. */
-const roomMarks = (room: DerivedRoom, style: DrawingStyle): readonly Mark[] =>
-  lastRoom(room, [style.lettering, style.units], () => {
+const roomMarks = (room: DerivedRoom, number: number, style: DrawingStyle): readonly Mark[] =>
+  lastRoom(room, [style.part ? 0 : number, style.lettering, style.units], () => {
     const tight = isTight(room, style.lettering);
     const shown = room.faces.filter(
       (face) => !tight && face.halves[0]!.wall.kind !== 'chalk' && !saidOpposite(face, room, style.lettering),
     );
     return [
       ...shown.flatMap((face) => drawDimension(face, style, isNarrow(room, face, style.lettering))),
-      ...roomLabel(room, style),
+      ...(roomLabel(room, style) ?? (style.part ? null : roomNumber(room, number, style)) ?? []),
     ];
   });
 
@@ -168,51 +175,22 @@ function isNarrow(room: DerivedRoom, face: WallFace, lettering: number): boolean
 /** Two dimensions and a label between them need this many lettering heights. */
 const NARROW = 11;
 
-function roomLabel(room: DerivedRoom, { lettering, units }: DrawingStyle): Mark[] {
-  const { x, y } = room.label;
-  const name = room.room.name || 'Unnamed';
-  const area = roughly(room.rough, formatArea(room.measures.area, units));
-  return [
-    {
-      kind: 'text',
-      role: 'room.name',
-      key: `name ${room.room.id}`,
-      unit: `label ${room.room.id}`,
-      at: { x, y: y - lettering * 0.8 },
-      text: name,
-      turn: 0,
-      size: nameSize(room, name, lettering),
-    },
-    {
-      kind: 'text',
-      role: 'room.area',
-      key: `area ${room.room.id}`,
-      unit: `label ${room.room.id}`,
-      at: { x, y: y + lettering * 0.8 },
-      text: area,
-      turn: 0,
-      size: 1,
-    },
-  ];
+/** The rooms whose label is a number: what they are called, in lines under the house. */
+function legend(derived: DerivedFloor, style: DrawingStyle): Mark[] {
+  const numbered = derived.rooms.flatMap((room, i) => (roomLabel(room, style) ? [] : [[room, i + 1] as const]));
+  const house = ringsBox(derived.bodies.map(({ ring }) => ring));
+  if (!house) return [];
+  return numbered.flatMap(([room, number], line): Mark[] => {
+    const text = legendLine(room, number, style);
+    const key = `legend ${room.room.id}`;
+    const left =
+      house.minX + boxOf({ role: 'room.area', at: ORIGIN, text, turn: 0, size: LEGEND }, style.lettering).long;
+    const at = { x: left, y: house.maxY + style.lettering * (2.6 + 1.3 * line) };
+    return [{ kind: 'text', role: 'room.area', key, unit: key, at, text, turn: 0, size: LEGEND }];
+  });
 }
-
-/** As large as the room allows where the label is, between 0.85 and 1.4 of the body height. */
-function nameSize(room: DerivedRoom, name: string, lettering: number): number {
-  const free = levelSpace(room.outline.rings, room.label) - lettering;
-  return Math.min(1.4, Math.max(0.85, free / (name.length * lettering * 0.56)));
-}
-
-/** How much a room is free to both sides of a point, level on the sheet: twice the way to the nearer side, mm. */
-function levelSpace(rings: readonly Ring[], { x, y }: Point): number {
-  let nearest = Infinity;
-  for (const ring of rings.map(flattened)) {
-    ring.forEach((a, i) => {
-      const b = ring[(i + 1) % ring.length]!;
-      if (a.y > y !== b.y > y) nearest = Math.min(nearest, Math.abs(a.x + ((b.x - a.x) * (y - a.y)) / (b.y - a.y) - x));
-    });
-  }
-  return 2 * nearest;
-}
+const LEGEND = 0.9;
+const ORIGIN = { x: 0, y: 0 };
 
 const lastMark = lastFor<object, Mark>();
 /** The mark that was made of this the last time. */

@@ -1,4 +1,5 @@
 export * from './draw-floor';
+export { drawnBox } from './drawn-box';
 export * from './elevation';
 export * from './form-sign';
 export { lineAlong } from './opening-signs';

@@ -87,4 +87,6 @@ export interface DrawingStyle {
   /** Height of body lettering, in mm of the real house: 2.5 mm at 1:50 is 125. */
   readonly lettering: number;
   readonly units: Units;
+  /** It is a part of a floor that is drawn: rooms too small for their names have no number, as there is no legend to them. */
+  readonly part?: boolean;
 }

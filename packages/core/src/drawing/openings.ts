@@ -1,8 +1,9 @@
 import { lastFor } from '../memory';
-import { type Point, pointAt } from '../geometry';
+import { type Point, direction, pointAt } from '../geometry';
 import { isThere, openingSpan, swingsOf } from '../openings';
 import type { Opening } from '../plan/plan';
 import { type Network, wallBody } from '../walls';
+import { boxOf } from './lettering';
 import type { DrawingStyle, Mark } from './marks';
 import { openingSigns } from './opening-signs';
 
@@ -34,10 +35,10 @@ export function numberMark(network: Network, opening: Opening, { lettering }: Dr
       role: 'opening.number',
       key,
       unit: key,
-      at: inSwing(network, opening) ?? outside(network, opening, 0.9 * lettering),
+      at: inSwing(network, opening) ?? outside(network, opening, lettering),
       text: opening.label,
       turn: 0,
-      size: 0.85,
+      size: NUMBER,
     },
   ];
 }
@@ -53,8 +54,19 @@ function inSwing(network: Network, opening: Opening): Point | null {
   };
 }
 
-function outside(network: Network, opening: Opening, by: number): Point {
+/** Clear of the wall, whichever way that runs. */
+function outside(network: Network, opening: Opening, lettering: number): Point {
   const { wall, course } = network.half(opening.wall, true);
   const { from, to } = openingSpan(network, opening);
-  return pointAt(course, (from + to) / 2, opening.side === 'right' ? -wall.left - by : wall.right + by);
+  const middle = (from + to) / 2;
+  const on = pointAt(course, middle);
+  const by = (off: number) => pointAt(course, middle, opening.side === 'right' ? -wall.left - off : wall.right + off);
+  const away = direction(on, by(lettering));
+  const { long, high } = boxOf(
+    { role: 'opening.number', at: on, text: opening.label, turn: 0, size: NUMBER },
+    lettering,
+  );
+  return by(Math.abs(away.x) * long + Math.abs(away.y) * high + GAP * lettering);
 }
+const NUMBER = 0.85;
+const GAP = 0.35;

@@ -15,7 +15,7 @@ import { type Id, isOfBend, type Value } from '../plan/plan';
 import { formatLength } from '../units';
 import type { FaceRun } from '../rooms';
 import { networkOfFloor, roomOutline, freeRuns } from '../rooms';
-import { type HalfWall, facesOf } from '../walls';
+import { type HalfWall, cellsOf } from '../walls';
 import { putReading } from './readings';
 import { requireFace } from './require';
 import { settle } from './settle';
@@ -127,7 +127,7 @@ function bendRun(draft: Draft, floor: Id, face: FaceRun, a: Point, b: Point, bul
 /** The face on the same side of the same wall as the draft has it now. */
 function runBetween(draft: Draft, floor: Id, { wall, forward }: HalfWall): FaceRun | null {
   const network = networkOfFloor(draft, floor);
-  const runs = [...facesOf(network).flatMap((face) => roomOutline(network, face).runs), ...freeRuns(network)];
+  const runs = [...cellsOf(network).flatMap((cell) => roomOutline(network, cell).runs), ...freeRuns(network)];
   return runs.find((run) => run.halves.some((half) => half.wall.id === wall.id && half.forward === forward)) ?? null;
 }
 

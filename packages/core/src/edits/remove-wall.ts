@@ -1,9 +1,11 @@
 import { edit } from './edit';
-import type { Draft } from '../plan/draft';
+import { type DerivedRoom, deriveFloor } from '../derived';
+import { type Draft, Refusal } from '../plan/draft';
 import { dropWithAll } from '../plan/footing';
 import type { Id } from '../plan/plan';
 import { heal } from './heal';
 import { requireFace } from './require';
+import { requireRoom } from './rooms';
 import { settle } from './settle';
 
 export interface RemoveWall {
@@ -24,6 +26,34 @@ export function removeWall(draft: Draft, { floor, face: key }: RemoveWall): void
   settle(draft, floor, { changed: [] });
 }
 
+export interface RemoveRoom {
+  readonly kind: 'removeRoom';
+  readonly room: Id;
+}
+
+/**
+ * A room goes, with the walls that no other room has and all that stands on them; those it shares stay with its neighbours. Refuses where it has no wall of
+ * its own: taken away, its floor would still be enclosed.
+ */
+export function removeRoom(draft: Draft, { room: id }: RemoveRoom): void {
+  const { floor } = requireRoom(draft, id);
+  const { rooms } = deriveFloor(draft.before, floor);
+  const wallsOf = (of: readonly DerivedRoom[]) => of.flatMap(({ faces }) => faces.flatMap(({ halves }) => halves));
+  const shared = new Set(wallsOf(rooms.filter(({ room }) => room.id !== id)).map(({ wall }) => wall.id));
+  const own = new Map(wallsOf(rooms.filter(({ room }) => room.id === id)).map(({ wall }) => [wall.id, wall]));
+  for (const wall of shared) own.delete(wall);
+  if (own.size === 0)
+    throw new Refusal('All its walls belong to other rooms too. Remove one of them to join the rooms.');
+  const touched = new Set<Id>();
+  for (const wall of own.values()) {
+    dropWithAll(draft, 'walls', wall.id, 'wanted');
+    touched.add(wall.start).add(wall.end);
+  }
+  for (const corner of touched) heal(draft, floor, corner);
+  settle(draft, floor, { changed: [] });
+}
+
 export const removeWallEdits = {
   removeWall: edit<RemoveWall>('remove wall', removeWall),
+  removeRoom: edit<RemoveRoom>('remove room', removeRoom),
 };

@@ -54,7 +54,7 @@ function roomsOfWalls(draft: Draft, floor: Id, network: Network): Map<Id, Set<Id
   const floors = surfacesOf(network);
   for (const room of draft.on('rooms', floor)) {
     const home = surfaceAt(floors, room.at);
-    for (const half of home ? [home.face.outline, ...home.face.holes].flatMap((loop) => loop.halves) : []) {
+    for (const half of home ? [home.cell.outline, ...home.cell.holes].flatMap((loop) => loop.halves) : []) {
       if (!sides.has(half.wall.id)) sides.set(half.wall.id, new Set());
       sides.get(half.wall.id)!.add(room.id);
     }

@@ -3,14 +3,14 @@ import { type Ring, intersection, ringContains, ringsArea } from '../geometry';
 import type { Draft } from '../plan/draft';
 import { wallsOf } from '../plan/plan';
 import type { Id, Room, Wall } from '../plan/plan';
-import { type Face, type Network, cornerRing, enclosedSides, faceKey, networkOf, sidesOf } from '../walls';
+import { type Cell, type Network, cornerRing, enclosedSides, cellKey, networkOf, sidesOf } from '../walls';
 import { type Surface, surfaceAt, surfacesOf } from './surfaces';
 import { surfaceContains, surfaceHolds, labelPoint } from './label-point';
 import type { RoomOutline } from './room-outline';
 
 /**
- * After walls changed: gives every bounded face its room. A room keeps its name and identity as long as its
- * outline does; where outlines changed, the room goes to the face that holds most of its old floor. Faces left
+ * After walls changed: gives every bounded cell its room. A room keeps its name and identity as long as its
+ * outline does; where outlines changed, the room goes to the cell that holds most of its old floor. Cells left
  * over become new rooms without a name, rooms left over are dropped (and named in the notes).
  */
 export function reconcileRooms(draft: Draft, floor: Id): void {
@@ -38,10 +38,10 @@ export function reconcileRooms(draft: Draft, floor: Id): void {
     if (same && free.has(same)) take(f, same);
   }
   const byKey = new Map(
-    [...free].flatMap((room) => (old.has(room.id) ? [[faceKey(old.get(room.id)!.face), room] as const] : [])),
+    [...free].flatMap((room) => (old.has(room.id) ? [[cellKey(old.get(room.id)!.cell), room] as const] : [])),
   );
   for (const f of found) {
-    const same = owner.has(f) ? undefined : byKey.get(faceKey(f.face));
+    const same = owner.has(f) ? undefined : byKey.get(cellKey(f.cell));
     if (same && free.has(same)) take(f, same);
   }
   const overlaps = found
@@ -54,7 +54,7 @@ export function reconcileRooms(draft: Draft, floor: Id): void {
           : surfaceContains(f.outline.rings, room.at)
             ? 2
             : // it lost its floor to a gap between walls
-              Number(ringContains(cornerRing(networkOfFloor(draft, floor), f.face.outline), room.at));
+              Number(ringContains(cornerRing(networkOfFloor(draft, floor), f.cell.outline), room.at));
         return { f, room, shared };
       }),
     )
@@ -113,7 +113,7 @@ export const networkOfFloor = (draft: Draft, floor: Id): Network => networkOf(dr
 
 interface RoomBefore {
   readonly room: Room;
-  readonly face: Face;
+  readonly cell: Cell;
   readonly outline: RoomOutline;
   readonly ring: Ring;
 }
@@ -128,7 +128,7 @@ function roomsBefore({ before }: Draft, floor: Id): readonly RoomBefore[] {
     return Object.values(before.rooms).flatMap((room) => {
       const home = room.floor === floor ? surfaceAt(surfaces, room.at) : undefined;
       return home
-        ? [{ room, face: home.face, outline: home.outline, ring: cornerRing(network, home.face.outline) }]
+        ? [{ room, cell: home.cell, outline: home.outline, ring: cornerRing(network, home.cell.outline) }]
         : [];
     });
   });

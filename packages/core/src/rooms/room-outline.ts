@@ -18,7 +18,7 @@ import {
 } from '../geometry';
 import type { Id } from '../plan/plan';
 import {
-  type Face,
+  type Cell,
   type HalfWall,
   type Loop,
   type Joint,
@@ -63,8 +63,8 @@ export interface RoomOutline {
  * The floor of a room: the loop of the inner faces of its walls, less what stands inside it. Where walls are so
  * close that their faces cross, the floor is what remains when the bodies of the walls are taken off.
  */
-export function roomOutline(network: Network, face: Face): RoomOutline {
-  const loops = face.holes.length > 0 ? [face.outline, ...face.holes] : [face.outline];
+export function roomOutline(network: Network, cell: Cell): RoomOutline {
+  const loops = cell.holes.length > 0 ? [cell.outline, ...cell.holes] : [cell.outline];
   const halves = loops.flatMap((loop) => loop.halves);
   const first = jointAfter(halves[0]!);
   const last = remembered.get(first);

@@ -16,11 +16,11 @@ import {
   ringsArea,
   ringsBox,
 } from '../geometry';
-import { type Face, type Network, type WallBody, bodiesOf, facesOf } from '../walls';
+import { type Cell, type Network, type WallBody, bodiesOf, cellsOf } from '../walls';
 import { surfaceContains, widest } from './label-point';
 import { type FaceRun, type RoomOutline, roomOutline } from './room-outline';
 
-/** A face with less floor than this is no room: 0.05 m², mm². */
+/** A cell with less floor than this is no room: 0.05 m², mm². */
 export const LEAST_FLOOR = 50_000;
 /** What is nowhere wider than this is a gap between walls, not a floor, mm. */
 export const NARROWEST_FLOOR = 200;
@@ -30,7 +30,7 @@ const TOUCH = 0.2;
 
 /** What one walks on between walls: the floor of one room. A storey is called a floor (`Floor`) and has many. */
 export interface Surface {
-  readonly face: Face;
+  readonly cell: Cell;
   readonly outline: RoomOutline;
   /** The upright box round the floor, mm. */
   readonly box: Box;
@@ -45,10 +45,10 @@ export const surfacesOf = onceFor((network: Network): readonly Surface[] => find
 
 function findSurfaces(network: Network): Surface[] {
   const near = bodiesNear(network);
-  return facesOf(network).flatMap((face) =>
-    piecesOfOutline(cleared(roomOutline(network, face), near))
+  return cellsOf(network).flatMap((cell) =>
+    piecesOfOutline(cleared(roomOutline(network, cell), near))
       .filter(isSurface)
-      .map((outline) => ({ face, outline, box: outlineBox(outline)! })),
+      .map((outline) => ({ cell, outline, box: outlineBox(outline)! })),
   );
 }
 

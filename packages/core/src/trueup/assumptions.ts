@@ -1,6 +1,6 @@
 import { cross, dot } from '../geometry';
 import { type Corner, type Id, type Reading, type Wall, isOfBend } from '../plan/plan';
-import { type HalfWall, type Network, facesOf, runOfReading } from '../walls';
+import { type HalfWall, type Network, cellsOf, runOfReading } from '../walls';
 import { radiiApart } from './bend';
 import { DEVIATION } from './deviations';
 import { grainOf } from './grain';
@@ -66,8 +66,8 @@ function relaxedWalls(network: Network, readings: readonly Reading[]): Set<Id> {
     }
     if (reading.kind !== 'diagonal') continue;
     const half = leaving(network, reading.from, reading.via[0]);
-    const face = half && facesOf(network).find(({ outline }) => outline.halves.includes(half));
-    for (const each of face?.outline.halves ?? []) relaxed.add(each.wall.id);
+    const cell = half && cellsOf(network).find(({ outline }) => outline.halves.includes(half));
+    for (const each of cell?.outline.halves ?? []) relaxed.add(each.wall.id);
   }
   return relaxed;
 }
@@ -84,7 +84,7 @@ function linesOf(network: Network, unknowns: Unknowns): Observation[] {
       }
     });
   }
-  for (const { outline } of facesOf(network))
+  for (const { outline } of cellsOf(network))
     if (unknowns.has(outline.halves[0]!.from)) list.push(...bumpLines(outline.halves, unknowns));
   return list;
 }

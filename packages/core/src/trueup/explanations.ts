@@ -1,7 +1,7 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { dot, type Point } from '../geometry';
 import type { Id, Reading } from '../plan/plan';
-import { type Face, type Network, facesOf } from '../walls';
+import { type Cell, type Network, cellsOf } from '../walls';
 import { linearised, valueAt } from './design';
 import type { NormalEquations } from './normal-equations';
 import { type Observation, misfitOf } from './observations';
@@ -61,16 +61,16 @@ const logOdds = (share: number): number => Math.log(share / (1 - share));
 /** The likeliest way in which a room at one of these corners is out of square; null where that explains nothing. */
 export function outOfSquareAt(closed: Closed, corners: ReadonlySet<Id>): OutOfSquare | null {
   let best: OutOfSquare | null = null;
-  for (const face of facesOf(closed.network)) {
-    if (!face.outline.halves.some(({ from }) => corners.has(from))) continue;
-    const found = outOfSquare(closed, face);
+  for (const cell of cellsOf(closed.network)) {
+    if (!cell.outline.halves.some(({ from }) => corners.has(from))) continue;
+    const found = outOfSquare(closed, cell);
     if (found && (!best || found.log > best.log)) best = found;
   }
   return best;
 }
 
-function outOfSquare(closed: Closed, face: Face): OutOfSquare | null {
-  const lines = linesOf(closed, face);
+function outOfSquare(closed: Closed, cell: Cell): OutOfSquare | null {
+  const lines = linesOf(closed, cell);
   if (lines.length < 2) return null;
   const rows = lines.flat();
   const said = saidOf(closed, rows);
@@ -89,10 +89,10 @@ function outOfSquare(closed: Closed, face: Face): OutOfSquare | null {
 const meantOf = ({ observations }: Closed, row: number): Point => observations[row]!.turns!.meant;
 
 /** The assumed directions of a room as rows of the design, those of one straight line together, though it goes on beyond the room. */
-function linesOf({ network, observations }: Closed, face: Face): number[][] {
+function linesOf({ network, observations }: Closed, cell: Cell): number[][] {
   const rows = new Map(observations.flatMap(({ turns }, i) => (turns ? [[turns.wall, i] as const] : [])));
   const taken = new Set<Id>();
-  return [face.outline, ...face.holes].flatMap(({ halves }) =>
+  return [cell.outline, ...cell.holes].flatMap(({ halves }) =>
     halves.flatMap(({ wall }) => {
       if (taken.has(wall.id) || !rows.has(wall.id)) return [];
       const line: number[] = [];

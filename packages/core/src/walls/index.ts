@@ -1,6 +1,6 @@
 export * from './chain';
 export * from './network';
-export * from './faces';
+export * from './cells';
 export * from './outline';
 export * from './planarise';
 export * from './standing';

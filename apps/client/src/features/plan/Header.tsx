@@ -9,7 +9,7 @@ import { DropMenu } from '../../ui/DropMenu';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
 import { SyncTrouble } from '../../ui/SyncTrouble';
 import { goToFloor } from './commands';
-import { downloadCsv, downloadSvg } from './downloads';
+import { downloadRooms, downloadSvg } from './downloads';
 import { downloadJob } from './job-file';
 import { planActions } from './plan-slice';
 import { syncEngine } from './session';
@@ -37,8 +37,8 @@ export function Header({ wide }: { wide: boolean }) {
   const [closed, setClosed] = useState<string | null>(null);
   if (!plan) return null;
   const { trouble } = sync;
-  // what is not on the device yet is not saved, whatever was so far
-  const state = sync.state === 'saved' && plan !== known ? 'saving' : sync.state;
+  // what is not on the device yet is not kept, however all before stands
+  const state = plan === known ? sync.state : 'saving';
   const shown = trouble && trouble.what !== 'broken' && closed !== trouble.message;
   const totals = jobTotals(plan);
   const { icon } = SYNC[state];
@@ -54,9 +54,19 @@ export function Header({ wide }: { wide: boolean }) {
         style={styles.icon}
       />
       <View style={styles.title}>
-        <Text style={styles.name} numberOfLines={1}>
-          {plan.job.name}
-        </Text>
+        <View role="heading" aria-level={1}>
+          <Pressable
+            accessibilityRole="button"
+            accessibilityLabel={`${plan.job.name}: name, address, units, usual sizes, north`}
+            onPress={() => dispatch(planActions.listed('details'))}
+            style={styles.about}
+          >
+            <Text style={styles.name} numberOfLines={1}>
+              {plan.job.name}
+            </Text>
+            <Icon source="pencil-outline" size={14} color="#C9B9CC" />
+          </Pressable>
+        </View>
         <View style={styles.line}>
           <Text style={styles.total} numberOfLines={1} testID="job-total">
             {roughly(totals.rough, formatArea(totals.area, plan.job.units))}
@@ -65,6 +75,7 @@ export function Header({ wide }: { wide: boolean }) {
             style={styles.sync}
             disabled={!trouble}
             onPress={() => setClosed(shown ? trouble.message : null)}
+            role={trouble ? 'button' : 'status'}
             accessible
             accessibilityLabel={words}
             testID="sync"
@@ -106,7 +117,7 @@ export function Header({ wide }: { wide: boolean }) {
             icon: 'file-image-outline',
             onPress: () => void dispatch(downloadSvg(plan, floor)),
           },
-          { title: 'Rooms as CSV', icon: 'table', onPress: () => downloadCsv(plan) },
+          { title: 'Rooms as CSV', icon: 'table', onPress: () => void dispatch(downloadRooms(plan)) },
           ...(jobId === null
             ? []
             : [
@@ -166,6 +177,7 @@ const styles = StyleSheet.create({
   title: { flex: 1, minWidth: 0 },
   trouble: { padding: 8 },
   name: { fontFamily: FONTS.serif, fontSize: 18, lineHeight: 24, color: PALE },
+  about: { flexDirection: 'row', alignItems: 'center', gap: 6, minHeight: 30 },
   line: { flexDirection: 'row', alignItems: 'center', gap: 8 },
   total: { flexShrink: 0, fontFamily: FONTS.strong, fontSize: 14, color: '#E9C46A', fontVariant: ['tabular-nums'] },
   sync: { flexDirection: 'row', alignItems: 'center', gap: 4, flexShrink: 1 },

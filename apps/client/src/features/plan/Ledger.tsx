@@ -74,7 +74,7 @@ const Row = memo(function Row({ id, name, area, on }: { id: string; name: string
     <Pressable
       accessibilityRole="button"
       accessibilityLabel={`${name}, ${area}`}
-      aria-selected={on}
+      aria-pressed={on}
       onPress={() => dispatch(planActions.selected({ kind: 'room', id }))}
       style={[styles.row, { borderColor: colours.linenDeep, backgroundColor: on ? colours.linenDeep : undefined }]}
     >

@@ -1,9 +1,11 @@
 import { useState } from 'react';
-import { ScrollView, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { Button, Text, TextInput } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
+import { useCoarse } from '../../ui/use-coarse';
 import { edit } from './edit';
+import { planActions } from './plan-slice';
 
 const LIKELY = [
   'Kitchen',
@@ -18,6 +20,15 @@ const LIKELY = [
   'Toilet',
   'Utility',
 ];
+
+/** Asks for the name of the room that was just drawn. */
+export function Naming() {
+  const dispatch = useAppDispatch();
+  const room = useAppSelector((state) => state.plan.naming);
+  if (!room) return null;
+  const done = () => dispatch(planActions.naming(null));
+  return <NamePrompt key={room} room={room} done={done} later={done} />;
+}
 
 /** Asks for a room's name: likely names one tap away, any other typed, or later. */
 export function NamePrompt({
@@ -39,6 +50,8 @@ export function NamePrompt({
   const give = (chosen: string) => {
     if (dispatch(edit({ kind: 'nameRoom', room, name: chosen })).ok) done();
   };
+  // where there is a keyboard the name is typed at once; on a phone it would cover the likely ones
+  const keyboard = !useCoarse();
   const names = LIKELY.map((likely) => nextFree(likely, taken.split('\n')));
   return (
     <View style={styles.prompt}>
@@ -48,7 +61,7 @@ export function NamePrompt({
           {later ? 'Later' : 'Back'}
         </Button>
       </View>
-      <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.names}>
+      <View style={styles.names}>
         {names.map((likely) => (
           <Button
             key={likely}
@@ -61,7 +74,7 @@ export function NamePrompt({
             {likely}
           </Button>
         ))}
-      </ScrollView>
+      </View>
       <View style={styles.own}>
         <TextInput
           mode="outlined"
@@ -69,6 +82,8 @@ export function NamePrompt({
           label="Another name"
           accessibilityLabel="Another name"
           value={text}
+          autoFocus={keyboard}
+          selectTextOnFocus
           onChangeText={setText}
           onSubmitEditing={() => text.trim() && give(text)}
           style={styles.input}
@@ -93,7 +108,7 @@ const styles = StyleSheet.create({
   prompt: { paddingVertical: 10, gap: 8 },
   head: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', paddingHorizontal: 14 },
   title: { fontFamily: FONTS.serif, fontSize: 20 },
-  names: { paddingHorizontal: 14, gap: 8 },
+  names: { flexDirection: 'row', flexWrap: 'wrap', paddingHorizontal: 14, gap: 6 },
   name: { minHeight: TOUCH, paddingHorizontal: 6 },
   own: { flexDirection: 'row', alignItems: 'center', gap: 8, paddingHorizontal: 14 },
   input: { flex: 1 },

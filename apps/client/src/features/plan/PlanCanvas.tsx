@@ -98,8 +98,8 @@ interface Look {
 const ShownDrawing = memo(function ShownDrawing(look: Look) {
   const shown = useAppSelector(selectShownFloor);
   const parted = useAppSelector(selectParted);
-  const whole = useLaidOut(parted?.rest ?? shown, look.lettering);
-  const part = useLaidOut(parted?.part ?? null, look.lettering);
+  const whole = useLaidOut(parted?.rest ?? shown, look.lettering, parted !== null);
+  const part = useLaidOut(parted?.part ?? null, look.lettering, true);
   return (
     <>
       <Parts parts={part.filter(({ key }) => key === FLOORS)} {...look} />
@@ -112,12 +112,12 @@ const ShownDrawing = memo(function ShownDrawing(look: Look) {
 });
 
 /** A floor laid out; anew when it or the step of zoom changes, not when the sheet is moved. */
-function useLaidOut(floor: DerivedFloor | null, lettering: number): readonly DrawingPart[] {
+function useLaidOut(floor: DerivedFloor | null, lettering: number, part: boolean): readonly DrawingPart[] {
   return useMemo(() => {
     if (!floor) return NOTHING;
-    const style: DrawingStyle = { lettering, units: floor.plan.job.units };
+    const style: DrawingStyle = { lettering, units: floor.plan.job.units, part };
     return drawFloorInParts(floor, style);
-  }, [floor, lettering]);
+  }, [floor, lettering, part]);
 }
 
 const NOTHING: readonly DrawingPart[] = [];

@@ -1,40 +1,31 @@
 import { useRouter } from 'expo-router';
 import { useEffect } from 'react';
-import { ScrollView, StyleSheet, View, useWindowDimensions } from 'react-native';
+import { StyleSheet, View, useWindowDimensions } from 'react-native';
 import { ActivityIndicator, Button, IconButton, Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../store/store';
-import { FONTS, TOUCH, WIDE, useColours } from '../../ui/theme';
+import { JobDetailsScreen } from '../jobs/JobDetailsScreen';
+import { FONTS, LOW, TOUCH, WIDE, useColours } from '../../ui/theme';
 import { Calm } from './Calm';
-import { footOf } from './chosen/parts';
-import { FieldBar } from './foot/FieldBar';
-import { NumberPad } from './foot/NumberPad';
-import { ToolOptions, Toolbar } from './foot/Toolbar';
+import { useSides } from './chosen/parts';
+import { DoneButton, Foot } from './foot/Foot';
+import { Inspector } from './foot/Inspector';
+import { SheetButtons, WideToolbar } from './foot/Toolbar';
 import { Header } from './Header';
 import { Ledger } from './Ledger';
-import { NamePrompt } from './NamePrompt';
-import { KindTray } from './openings/KindTray';
-import { OpeningWords } from './openings/OpeningWords';
-import { SwingControl } from './openings/SwingControl';
-import { TypePanel } from './openings/TypePanel';
 import { OpenEnds } from './OpenEnds';
 import { EmptySheet, PlanCanvas } from './PlanCanvas';
 import { takeOffer } from './edit';
-import { Contradiction } from './readings/Contradiction';
 import { ReadingsList } from './readings/ReadingsList';
-import { RoomCard } from './RoomCard';
 import { ScheduleList } from './schedule/ScheduleList';
 import { TapeStrip } from './strip/TapeStrip';
-import { partsOf } from './sketching/parts';
 import { planActions } from './plan-slice';
 import type { Offer, PlanState } from './plan-state';
 import { closeJob, openJob, openReadable } from './session';
 import { KEYS, useShortcuts } from './shortcuts';
-import { MarksWords } from './underlay/MarksBar';
-import { UnderlayPanel } from './underlay/UnderlayPanel';
 import { WorkBar } from './underlay/WorkBar';
+import { useFollow } from './use-follow';
 import { ZoomButtons } from './ZoomButtons';
 import { viewActions } from './view-slice';
-import { WalkClosing } from './walk/WalkClosing';
 import { WalkList } from './walk/WalkList';
 
 /** One job on its sheet: on a phone the sheet with everything at its foot, on a wide screen ledger, sheet and inspector. */
@@ -42,6 +33,7 @@ export function PlanScreen({ id }: { id: string }) {
   const dispatch = useAppDispatch();
   const loading = useAppSelector((state) => state.plan.loading);
   const wide = useWindowDimensions().width >= WIDE;
+  const details = useAppSelector(({ plan: { listing, plan } }) => (listing === 'details' ? plan : null));
   useShortcuts();
   useEffect(() => {
     dispatch(viewActions.reset());
@@ -51,120 +43,61 @@ export function PlanScreen({ id }: { id: string }) {
     };
   }, [dispatch, id]);
   if (loading !== 'ready') return <NotReady loading={loading} />;
-  return wide ? <WideLayout /> : <PhoneLayout />;
+  if (details) return <JobDetailsScreen plan={details} />;
+  return wide ? <WideLayout /> : <HandLayout />;
 }
 
-function PhoneLayout() {
+/** In one hand: the sheet, and under the thumb what is being done; turned, that stands beside the sheet. */
+function HandLayout() {
   const colours = useColours();
-  const foot = useAppSelector((state) => footOf(state.plan.selection));
-  const naming = useAppSelector((state) => state.plan.naming);
-  const drawn = useAppSelector((state) => state.plan.proposal !== null);
-  // while marks are set what is said about them stays; anything else gives way to the finger
-  const dragging = useAppSelector((state) => state.view.finger !== null && state.plan.proposal?.kind !== 'marks');
-  // the wall seen from inside takes the place of words about the room
-  const elevation = useAppSelector((state) => state.plan.choices.elevation);
+  const { width, height } = useWindowDimensions();
+  const turned = width > height && height < LOW;
+  const strip = useStripShown(height);
+  useFollow();
   return (
-    <View style={[styles.fill, { backgroundColor: colours.chalk }]}>
-      <Header wide={false} />
-      <View style={styles.columns}>
-        <WalkList />
-        <View style={styles.fill}>
-          <PlanCanvas />
-          <EmptySheet />
-          <OpenEnds />
-          <WorkBar />
-          <Notice />
-          <ReadingsList />
-          <ScheduleList />
+    <View style={[styles.fill, turned && styles.columns, { backgroundColor: colours.chalk }]}>
+      <View style={styles.fill}>
+        <Header wide={false} />
+        <View style={styles.columns}>
+          <WalkList />
+          <View style={styles.fill}>
+            <PlanCanvas />
+            <EmptySheet />
+            <OpenEnds />
+            <SheetButtons />
+            <DoneButton />
+            <WorkBar />
+            <Notice />
+            <ReadingsList />
+            <ScheduleList />
+          </View>
         </View>
+        {strip && <CalmStrip />}
       </View>
-      {naming ? (
-        <Naming room={naming} />
-      ) : drawn && !dragging ? (
-        <DrawingFoot />
-      ) : foot === 'tools' ? (
-        <Toolbar wide={false} />
-      ) : foot === 'room' ? (
-        <RoomFoot />
-      ) : foot === 'picture' ? (
-        <View>
-          <CloseBar />
-          <UnderlayPanel />
-        </View>
-      ) : (
-        <View>
-          <CloseBar />
-          {!elevation && <Contradiction brief />}
-          <OpeningWords />
-          <CalmStrip />
-          <Calm>
-            <FieldBar />
-            <FootPanel />
-          </Calm>
-        </View>
-      )}
+      <View style={turned ? [styles.beside, { borderColor: colours.linenDeep }] : null}>
+        <Foot />
+      </View>
     </View>
   );
 }
 
-/** On a phone, while something is drawn and not kept yet: its sizes, what can be done with it, and the pad. */
-function DrawingFoot() {
-  const options = useAppSelector(({ plan: { proposal } }) => proposal !== null && partsOf(proposal).options);
-  const field = useAppSelector((state) => state.plan.pad.field);
-  const closing = useAppSelector((state) => state.plan.proposal?.kind === 'walk' && state.plan.proposal.closing);
-  const dragging = useAppSelector((state) => state.view.finger !== null);
-  if (closing) return <WalkClosing />;
-  return (
-    <View>
-      {options && <ToolOptions />}
-      <MarksWords />
-      <FieldBar />
-      {field && !dragging && <NumberPad />}
-    </View>
-  );
+/** The chosen wall unrolled, where there is room for it: on a small phone it gives way to the pad. */
+function useStripShown(height: number): boolean {
+  const { strip } = useSides();
+  return useAppSelector(({ plan }) => {
+    const chosen = strip && plan.proposal === null && plan.naming === null;
+    const padOpen = plan.panel === null && plan.pad.field !== null;
+    return chosen && (height >= SMALL || height < LOW || !padOpen || plan.selection.kind === 'opening');
+  });
 }
 
-/** On a phone: the room's figures; typing its ceiling height brings up the pad. */
-function RoomFoot() {
-  const field = useAppSelector((state) => state.plan.pad.field);
-  return (
-    <View>
-      <CloseBar />
-      {!field && <Contradiction />}
-      {!field && <RoomCard />}
-      <FieldBar />
-      {field && <NumberPad />}
-    </View>
-  );
-}
-
-function CloseBar() {
-  const dispatch = useAppDispatch();
-  return (
-    <View style={styles.close} pointerEvents="box-none">
-      <IconButton
-        mode="contained"
-        icon="close"
-        accessibilityLabel="Done"
-        onPress={() => dispatch(planActions.selected({ kind: 'nothing' }))}
-        style={styles.closeButton}
-      />
-    </View>
-  );
-}
-
-function Naming({ room }: { room: string }) {
-  const dispatch = useAppDispatch();
-  const done = () => dispatch(planActions.naming(null));
-  return <NamePrompt key={room} room={room} done={done} later={done} />;
-}
+/** On one lower than this the strip and the pad leave no sheet, px. */
+const SMALL = 700;
 
 function WideLayout() {
   const colours = useColours();
-  const naming = useAppSelector((state) => state.plan.naming);
-  const field = useAppSelector((state) => state.plan.pad.field);
-  const panel = useAppSelector((state) => state.plan.panel);
-  const closing = useAppSelector((state) => state.plan.proposal?.kind === 'walk' && state.plan.proposal.closing);
+  const { strip } = useSides();
+  const resting = useAppSelector((state) => state.plan.proposal === null);
   return (
     <View style={[styles.fill, { backgroundColor: colours.chalk }]}>
       <Header wide />
@@ -187,42 +120,17 @@ function WideLayout() {
             <ReadingsList />
             <ScheduleList />
           </View>
-          <Toolbar wide />
+          <WideToolbar />
         </View>
         <View style={[styles.inspector, { borderColor: colours.linenDeep, backgroundColor: colours.chalk }]}>
           <Calm>
-            <ScrollView>
-              <Contradiction />
-              <OpeningWords />
-              <MarksWords />
-              <UnderlayPanel />
-              <WalkClosing />
-              {naming ? <Naming room={naming} /> : <RoomCard walls />}
-            </ScrollView>
-            {!closing && <FieldBar />}
-            {(field || panel) && <FootPanel />}
+            <Inspector />
           </Calm>
         </View>
       </View>
-      <CalmStrip />
+      {strip && resting && <CalmStrip />}
     </View>
   );
-}
-
-/** The number pad, or what was called up in its place; a figure of the type is typed on the pad. */
-function FootPanel() {
-  const panel = useAppSelector((state) => state.plan.panel);
-  const typing = useAppSelector((state) => state.plan.pad.field !== null);
-  switch (panel) {
-    case 'tray':
-      return <KindTray />;
-    case 'swing':
-      return <SwingControl />;
-    case 'type':
-      return typing ? <NumberPad /> : <TypePanel />;
-    case null:
-      return <NumberPad />;
-  }
 }
 
 /** An opening is dragged along the strip, which then follows the finger. */
@@ -326,8 +234,7 @@ const styles = StyleSheet.create({
   columns: { flex: 1, flexDirection: 'row', minHeight: 0 },
   ledger: { width: 264, borderRightWidth: 1 },
   inspector: { width: 340, borderLeftWidth: 1, justifyContent: 'space-between' },
-  close: { position: 'absolute', right: 8, top: -56, zIndex: 2 },
-  closeButton: { width: TOUCH, height: TOUCH, margin: 0 },
+  beside: { width: 376, borderLeftWidth: 1, justifyContent: 'flex-end' },
   keys: { padding: 14, gap: 3, marginTop: 'auto' },
   keyLine: { flexDirection: 'row', gap: 10 },
   key: { fontFamily: FONTS.strong, fontSize: 13, width: 62 },

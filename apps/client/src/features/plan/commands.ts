@@ -2,6 +2,7 @@ import { type WallFace, faceByKey, isRead, middle } from '@velvet-tape/core';
 import type { Command } from '../../store/store';
 import { enterOn, selectTypedIntent, stepBack } from './chosen/kinds';
 import { edit } from './edit';
+import { keepEntryUnit, nextEntryUnit } from './entry-unit';
 import { planActions } from './plan-slice';
 import type { ToolName } from './plan-state';
 import { houseBox, selectFace, selectFloor, selectRoom, selectTyped } from './selectors';
@@ -56,6 +57,15 @@ export const enter: Command = (dispatch, getState) => {
     dispatch(toNextWall);
     if (intent.kind === 'tapeLength') dispatch(offerRescale(intent));
   } else dispatch(planActions.fieldChosen(getState().plan.panel === 'type' ? null : field));
+};
+
+/** A number without a unit is read in the next unit; so it stays for this job, and begins in the next. */
+export const changeEntryUnit: Command = (dispatch, getState) => {
+  const { plan, jobId, choices } = getState().plan;
+  if (!plan || !jobId) return;
+  const entry = nextEntryUnit(plan.job.units, choices.entry);
+  dispatch(planActions.choicesMade({ entry }));
+  keepEntryUnit(jobId, entry);
 };
 
 /** The next wall of the room that is not read yet, the way round that was chosen; when all are, the room itself. */

@@ -1,8 +1,9 @@
 import { type DerivedFloor, type Plan, deriveFloor, shortened } from '@velvet-tape/core';
 import type { AppDispatch } from '../../store/store';
 import { pictureOf } from '../../sync/pictures';
+import { planActions } from './plan-slice';
 import { sayTrouble } from './underlay/work';
-import { floorToSvg, openingsToCsv, readingsToCsv, roomsToCsv, scheduleSheets } from '@velvet-tape/formats';
+import { type Row, floorToSvg, readingRows, roomRows, scheduleRows, scheduleSheets } from '@velvet-tape/formats';
 
 export function download(name: string, type: string, content: BlobPart): void {
   const url = URL.createObjectURL(new Blob([content], { type }));
@@ -53,23 +54,43 @@ const dataUrl = (blob: Blob): Promise<string> =>
     reader.readAsDataURL(blob);
   });
 
-/** The rooms of the job as CSV; the mark at its beginning tells spreadsheets that it is UTF-8. */
-export const downloadCsv = (plan: Plan): void =>
-  download(`${fileName(plan.job.name)}-rooms.csv`, 'text/csv', `\uFEFF${roomsToCsv(plan)}`);
+/** Hands out a file; where what makes it can't be had, that is said. */
+const handed =
+  (make: () => Promise<void>) =>
+  (dispatch: AppDispatch): Promise<void> =>
+    make().catch(() => {
+      dispatch(
+        planActions.said({
+          text: 'The file could not be made. Load the page again, then try once more.',
+          tone: 'refused',
+        }),
+      );
+    });
+
+/** A table as CSV; the mark at its beginning tells spreadsheets that it is UTF-8. */
+const handedTable = (name: string, rows: () => readonly Row[]) =>
+  handed(async () => {
+    const { toCsv } = await import('@velvet-tape/formats/csv');
+    download(`${name}.csv`, 'text/csv', `\uFEFF${toCsv(rows())}`);
+  });
+
+/** The rooms of the job as CSV. */
+export const downloadRooms = (plan: Plan) => handedTable(`${fileName(plan.job.name)}-rooms`, () => roomRows(plan));
 
 /** The readings of a floor as CSV. */
-export const downloadReadings = (floor: DerivedFloor): void =>
-  download(`${floorFileName(floor)}-readings.csv`, 'text/csv', `\uFEFF${readingsToCsv(floor)}`);
+export const downloadReadings = (floor: DerivedFloor) =>
+  handedTable(`${floorFileName(floor)}-readings`, () => readingRows(floor));
 
 /** The doors and windows of a floor as CSV. */
-export const downloadOpenings = (floor: DerivedFloor): void =>
-  download(`${floorFileName(floor)}-doors-and-windows.csv`, 'text/csv', `\uFEFF${openingsToCsv(floor)}`);
+export const downloadOpenings = (floor: DerivedFloor) =>
+  handedTable(`${floorFileName(floor)}-doors-and-windows`, () => scheduleRows(floor));
 
 /** The same, and the glazing of rooms, as a workbook. */
-export async function downloadWorkbook(floor: DerivedFloor): Promise<void> {
-  const { toXlsx } = await import('@velvet-tape/formats/xlsx');
-  const { name } = floor.plan.job;
-  download(`${floorFileName(floor)}-doors-and-windows.xlsx`, XLSX, await toXlsx(name, scheduleSheets(floor)));
-}
+export const downloadWorkbook = (floor: DerivedFloor) =>
+  handed(async () => {
+    const { toXlsx } = await import('@velvet-tape/formats/xlsx');
+    const { name } = floor.plan.job;
+    download(`${floorFileName(floor)}-doors-and-windows.xlsx`, XLSX, await toXlsx(name, scheduleSheets(floor)));
+  });
 
 const XLSX = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';

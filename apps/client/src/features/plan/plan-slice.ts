@@ -14,6 +14,7 @@ import {
   initial,
 } from './plan-state';
 import type { ToolChoices } from './tool-choices';
+import { FIRST_TOOLS } from './tool-names';
 import { type Proposal, fieldsOf, kindOf } from './sketching/proposal';
 
 const FIRST_FIELD: Record<Selection['kind'], Field | null> = {
@@ -54,6 +55,10 @@ const slice = createSlice({
       Object.assign(state, { loading: 'ready', plan: payload, known: payload, tool: toolToBegin(payload) });
       state.floor = groundFloor(payload).id;
     },
+    /** As it was when it was left. */
+    takenUpAgain: (state, { payload }: PayloadAction<Pick<PlanState, 'past' | 'future' | 'floor'>>) => {
+      Object.assign(state, payload);
+    },
     notOpened: (state, { payload }: PayloadAction<NotOpened>) => {
       state.loading = payload.why;
       if (payload.why === 'unreadable') state.unreadable = payload.reason;
@@ -85,8 +90,13 @@ const slice = createSlice({
     },
     toolChosen: (state, { payload }: PayloadAction<ToolName>) => {
       state.tool = payload;
+      if (!FIRST_TOOLS.includes(payload)) state.lastTool = payload;
+      state.toolsOpen = false;
       state.proposal = null;
       if (payload !== 'choose' && payload !== 'lasso') select(state as PlanState, { kind: 'nothing' });
+    },
+    toolsOpened: (state, { payload }: PayloadAction<boolean>) => {
+      state.toolsOpen = payload;
     },
     choicesMade: (state, { payload }: PayloadAction<Partial<ToolChoices>>) => {
       Object.assign(state.choices, payload);
@@ -113,7 +123,7 @@ const slice = createSlice({
       state.pad.field = payload;
       state.pad.text = '';
       if (payload !== 'gap') state.readingAlong = null;
-      if (state.panel === 'tray' || state.panel === 'swing') state.panel = null;
+      if (state.panel !== 'type') state.panel = null;
     },
     panelShown: (state, { payload }: PayloadAction<Panel | null>) => {
       state.panel = payload;

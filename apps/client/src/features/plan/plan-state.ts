@@ -56,8 +56,11 @@ export type Field =
   | 'glazing'
   | 'angle';
 
-/** What is shown at the foot in the place of the number pad. */
-export type Panel = 'tray' | 'type' | 'swing';
+/**
+ * Which side of what is chosen is looked at, in the place of its figures: what stands in it, what it is made of, what can be done with it; the tray of kinds, the
+ * type, the swing.
+ */
+export type Panel = 'in' | 'made' | 'do' | 'tray' | 'type' | 'swing';
 
 /** The wall is being read along: which way, and how far that has come. */
 export interface ReadingAlong {
@@ -92,6 +95,10 @@ export interface PlanState {
   future: Step[];
   floor: string;
   tool: ToolName;
+  /** The last one in hand that is not always in the row. */
+  lastTool: ToolName;
+  /** The page of all tools is open. */
+  toolsOpen: boolean;
   choices: ToolChoices;
   /** Drawn but not kept yet. */
   proposal: Proposal | null;
@@ -116,8 +123,8 @@ export interface PlanState {
   lastRead: string | null;
   panel: Panel | null;
   readingAlong: ReadingAlong | null;
-  /** The list that is open. */
-  listing: 'readings' | 'openings' | null;
+  /** The list that is open, or what is known of the job as a whole. */
+  listing: 'readings' | 'openings' | 'details' | null;
   /** The room that was just drawn and waits for a name. */
   naming: string | null;
   notice: {
@@ -149,6 +156,8 @@ export const initial: PlanState = {
   future: [],
   floor: 'ground',
   tool: 'choose',
+  lastTool: 'walk',
+  toolsOpen: false,
   choices: usualChoices,
   proposal: null,
   selection: { kind: 'nothing' },

@@ -25,6 +25,7 @@ import {
   ringsBox,
 } from '@velvet-tape/core';
 import type { RootState } from '../../store/store';
+import { entryUnit } from './entry-unit';
 import type { Field } from './plan-state';
 import { type Proposal, intentOf, kindOf, withTyped } from './sketching/proposal';
 import type { ProposalField } from './sketching/proposal-kind';
@@ -51,13 +52,6 @@ export function houseBox(state: RootState): Box | null {
   return ringsBox(floor.bodies.map((body) => body.ring)) ?? ringsBox(pictures.map(outlineOf));
 }
 
-/** The unit of a bare number: lengths in metres or feet, thicknesses in millimetres or inches. */
-export function entryUnit(field: Field, units: Plan['job']['units']): LengthUnit {
-  const small = field === 'thickness' || field === 'frame';
-  if (units === 'imperial') return small ? 'in' : 'ft';
-  return small ? 'mm' : 'm';
-}
-
 /** Sizes that may be nothing. */
 const MAY_BE_ZERO: readonly Field[] = ['sill', 'left', 'right', 'splay', 'sagitta', 'bow', 'frame', 'depth'];
 
@@ -65,8 +59,8 @@ const selectKept = (state: RootState) => state.plan.proposal;
 
 /** What the typed text says, or why it can't be read; null while nothing is typed. */
 export const selectTyped = createSelector(
-  [selectPad, selectPlan, selectKept],
-  (pad, plan, proposal): Quantity | null => {
+  [selectPad, selectPlan, selectKept, (state: RootState) => state.plan.choices.entry],
+  (pad, plan, proposal, chosen): Quantity | null => {
     const { field, text } = pad;
     if (!plan || !field || text.trim() === '') return null;
     if (field === 'turn') return parseTurn(text);
@@ -74,12 +68,21 @@ export const selectTyped = createSelector(
     if (field === 'angle') return parseAngle(text, 0, 180, 'A leaf opens by 0 to 180 degrees.');
     if (proposal && kindOf(proposal).angle?.(proposal))
       return parseAngle(text, 0.1, 359.9, 'An angle is a number of degrees, like 87.5.');
-    const entry = entryUnit(field, plan.job.units);
+    const entry = entryUnit(field, plan.job.units, chosen);
     if (MAY_BE_ZERO.includes(field) && /^0*[.,]?0*$/.test(text.trim())) return { ok: true, value: 0, unit: entry };
     const length = parseLength(text, entry);
     return length.ok ? { ok: true, value: length.mm, unit: length.unit } : length;
   },
 );
+
+/** The unit that a bare number in the field is read in; null where it is no length. */
+export const selectEntry = (state: RootState): LengthUnit | null => {
+  const { pad, plan, proposal, choices } = state.plan;
+  if (!plan || !pad.field || NO_LENGTHS.includes(pad.field)) return null;
+  if (proposal && kindOf(proposal).angle?.(proposal)) return null;
+  return entryUnit(pad.field, plan.job.units, choices.entry);
+};
+const NO_LENGTHS: readonly Field[] = ['turn', 'glazing', 'angle'];
 
 /** A share is no reading. */
 export const unitRead = ({ unit }: Extract<Quantity, { ok: true }>): Value['unit'] => (unit === '%' ? 'm' : unit);

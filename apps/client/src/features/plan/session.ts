@@ -1,14 +1,16 @@
 import type { Plan } from '@velvet-tape/core';
 import { readPlan } from '@velvet-tape/core';
-import type { AppDispatch, RootState } from '../../store/store';
+import type { AppDispatch, Command, RootState } from '../../store/store';
 import { store } from '../../store/store';
 import { Broken, Offline, Refused } from '../../sync/http';
 import { device, onTopOf, saveOnDevice, setAside } from '../../sync/device';
 import { KEPT_APART, SyncEngine, overruledInWords } from '../../sync/engine';
 import { takeTool } from './commands';
+import { keptEntryUnit } from './entry-unit';
 import { planActions } from './plan-slice';
 import { underlayActions } from './underlay/underlay-slice';
 import { keepWalk, keptWalk } from './sketching/kept-walk';
+import { viewActions } from './view-slice';
 
 let engine: SyncEngine | null = null;
 
@@ -39,6 +41,8 @@ export const openJob =
       else if (!read.ok) dispatch(planActions.notOpened({ why: 'unreadable', reason: read.reason }));
       else {
         dispatch(planActions.opened(read.plan));
+        dispatch(planActions.choicesMade({ entry: keptEntryUnit(id) }));
+        dispatch(takeUpAgain(id));
         if (keptWalk(id)) dispatch(takeTool('walk'));
       }
     } catch (error) {
@@ -65,7 +69,23 @@ export const openReadable =
     dispatch(planActions.said({ text: 'This is the job as it was when it could last be read.', tone: 'said' }));
   };
 
-export const closeJob = () => (dispatch: AppDispatch) => {
+/** Where jobs were left while the application runs: what can be undone, which floor, how the sheet lay. */
+const left = new Map<string, Pick<RootState['plan'], 'past' | 'future' | 'floor'> & { view: RootState['view'] }>();
+
+/** A job that was left a moment ago is as it was then. What can be undone are changes: they hold whatever else was changed since, or are refused in words. */
+const takeUpAgain =
+  (id: string): Command =>
+  (dispatch) => {
+    const was = left.get(id);
+    if (!was) return;
+    const { past, future, floor, view } = was;
+    dispatch(planActions.takenUpAgain({ past, future, floor }));
+    dispatch(viewActions.takenUpAgain(view));
+  };
+
+export const closeJob = () => (dispatch: AppDispatch, getState: () => RootState) => {
+  const { jobId, past, future, floor, loading } = getState().plan;
+  if (jobId && loading === 'ready') left.set(jobId, { past, future, floor, view: getState().view });
   syncEngine().watch(null);
   dispatch(planActions.closed());
 };

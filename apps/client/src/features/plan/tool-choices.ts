@@ -1,4 +1,13 @@
-import type { BumpShape, Instrument, Reading, ShapeName, SolidKind, SolidShape, TracedLine } from '@velvet-tape/core';
+import type {
+  BumpShape,
+  Instrument,
+  LengthUnit,
+  Reading,
+  ShapeName,
+  SolidKind,
+  SolidShape,
+  TracedLine,
+} from '@velvet-tape/core';
 
 /** What was last chosen about the tools; it stays until it is chosen anew. */
 export interface ToolChoices {
@@ -15,10 +24,14 @@ export interface ToolChoices {
   /** What lengths are read with, unless a meter sends them, and on which face of the wall. */
   readonly instrument: Instrument;
   readonly along: Reading['face'];
+  /** What a bare number is read in; null: what is usual for the field. */
+  readonly entry: LengthUnit | null;
   /** Which line of the walls of an underlay is followed; off: what is drawn over it is rough. */
   readonly trace: TracedLine | 'off';
   /** The chosen wall is shown from inside the room too. */
   readonly elevation: boolean;
+  /** The number pad is shown where there is a keyboard too. */
+  readonly pad: boolean;
 }
 
 export const usualChoices: ToolChoices = {
@@ -31,6 +44,8 @@ export const usualChoices: ToolChoices = {
   round: 'clockwise',
   instrument: 'tape',
   along: 'inside',
+  entry: null,
   trace: 'inner',
   elevation: false,
+  pad: false,
 };

@@ -2,26 +2,44 @@ import type { ToolName } from './plan-state';
 
 export interface ToolWords {
   readonly label: string;
+  /** In the row at the foot, where the label is too long for it. */
+  readonly short?: string;
   readonly icon: string;
+  /** What it is for, in a line. */
+  readonly does: string;
   /** The key that takes it up on a wide screen. */
   readonly key: string;
 }
 
 /** The tools in the order a house is drawn. */
 export const TOOL_WORDS: Record<ToolName, ToolWords> = {
-  choose: { label: 'Choose', icon: 'gesture-tap', key: 'C' },
-  measure: { label: 'Measure', icon: 'ruler', key: 'M' },
-  box: { label: 'Box', icon: 'vector-square-plus', key: 'B' },
-  corners: { label: 'Corners', icon: 'vector-polyline', key: 'K' },
-  loop: { label: 'Loop', icon: 'gesture', key: 'L' },
-  walk: { label: 'Walk round', icon: 'shoe-print', key: 'R' },
-  shape: { label: 'Shapes', icon: 'shape-outline', key: 'G' },
-  divide: { label: 'Divide', icon: 'arrow-split-vertical', key: 'V' },
-  bump: { label: 'Bump', icon: 'wall', key: 'U' },
-  column: { label: 'Column', icon: 'pillar', key: 'O' },
-  lasso: { label: 'Several', icon: 'lasso', key: 'A' },
-  underlay: { label: 'Underlay', icon: 'image-outline', key: 'I' },
+  choose: { label: 'Choose', icon: 'gesture-tap', does: 'Tap a wall, door or room to see and change it', key: 'C' },
+  measure: { label: 'Measure', icon: 'ruler', does: 'A distance between any two places, as a check', key: 'M' },
+  box: { label: 'Box', icon: 'vector-square-plus', does: 'A square room in one drag', key: 'B' },
+  corners: {
+    label: 'Corners',
+    icon: 'vector-polyline',
+    does: 'Corner after corner, lengths typed on the way',
+    key: 'K',
+  },
+  loop: { label: 'Loop', icon: 'gesture', does: 'A room in one crooked stroke', key: 'L' },
+  walk: {
+    label: 'Walk round',
+    short: 'Walk',
+    icon: 'shoe-print',
+    does: 'Wall after wall with the tape, corner to corner',
+    key: 'R',
+  },
+  shape: { label: 'Shapes', icon: 'shape-outline', does: 'L, T, U and other rooms, then stretched', key: 'G' },
+  divide: { label: 'Divide', icon: 'arrow-split-vertical', does: 'A wall or chalk line across a room', key: 'V' },
+  bump: { label: 'Bump', icon: 'wall', does: 'Pushes part of a wall: bay, recess, chimney breast', key: 'U' },
+  column: { label: 'Column', icon: 'pillar', does: 'Columns and piers, in the room or on a wall', key: 'O' },
+  lasso: { label: 'Several', icon: 'lasso', does: 'Draw round rooms to move or copy them together', key: 'A' },
+  underlay: { label: 'Underlay', icon: 'image-outline', does: 'An old plan or a photo to trace', key: 'I' },
 };
+
+/** Those one needs first: always in the row. */
+export const FIRST_TOOLS: readonly ToolName[] = ['choose', 'box', 'corners', 'measure'];
 
 /** Tools that draw the next room: they want sheet beside the house. */
 export const drawsBeside = (tool: ToolName): boolean =>

@@ -1,4 +1,4 @@
-import { type Box, type Point, alongOf, boxAround, faceAt } from '@velvet-tape/core';
+import { type Point, alongOf, faceAt } from '@velvet-tape/core';
 import { useCallback, useEffect } from 'react';
 import type { View } from 'react-native';
 import { useStore } from 'react-redux';
@@ -6,7 +6,7 @@ import { type RootState, useAppDispatch } from '../../store/store';
 import { listenToPointers, pointOn } from '../../ui/pointer-listeners';
 import { useDropTarget } from './openings/drop-targets';
 import type { ToolName } from './plan-state';
-import { houseBox, selectFace, selectFloor } from './selectors';
+import { houseBox, selectFloor } from './selectors';
 import { sheetBench } from './sheet-bench';
 import { kindOf } from './sketching/proposal';
 import { viewOfWalk } from './sketching/walk-commands';
@@ -48,15 +48,6 @@ const TOOLS: Record<ToolName, (bench: Bench) => Tool> = {
 
 /** What is being drawn stays under the finger when the sheet gets another size, unless it is to be seen whole. */
 const isDrawn = ({ plan: { proposal } }: RootState): boolean => proposal !== null && !kindOf(proposal).whole;
-
-/** On a sheet lower than this, px, only the chosen wall can be looked at. */
-const LOW = 200;
-
-/** The chosen wall, where there is little of the sheet left. */
-function lowBox(state: RootState, height: number): Box | null {
-  const face = height < LOW ? selectFace(state) : null;
-  return face && boxAround([face.a, face.b]);
-}
 
 /** Wires pointers, wheel and size of the sheet to the tools and the view. */
 export function useSheetInput(host: React.RefObject<View | null>): void {
@@ -137,7 +128,7 @@ export function useSheetInput(host: React.RefObject<View | null>): void {
     };
     const sizes = new ResizeObserver(() => {
       const { proposal, tool: inHand } = getState().plan;
-      const box = lowBox(getState(), element.clientHeight) ?? houseBox(getState());
+      const box = houseBox(getState());
       const walking = proposal?.kind === 'walk' && proposal.lines.length > 0;
       dispatch(
         viewActions.resized({
@@ -145,7 +136,8 @@ export function useSheetInput(host: React.RefObject<View | null>): void {
           height: element.clientHeight,
           ...(walking ? viewOfWalk(proposal) : { box }),
           ...(drawsBeside(inHand) && box && { margin: ROOM_BESIDE }),
-          hold: isDrawn(getState()) || getState().plan.preview !== null,
+          hold: isDrawn(getState()),
+          dragged: getState().plan.preview !== null,
         }),
       );
     });

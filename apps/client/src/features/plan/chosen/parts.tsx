@@ -1,14 +1,19 @@
 import type { DerivedFloor } from '@velvet-tape/core';
-import { type ComponentType, memo } from 'react';
-import { useAppSelector } from '../../../store/store';
-import { OpeningActions } from '../openings/OpeningActions';
-import type { Selection } from '../plan-state';
+import { type ComponentType, memo, useMemo } from 'react';
+import { type RootState, useAppSelector } from '../../../store/store';
+import { KindTray } from '../openings/KindTray';
+import { SwingControl } from '../openings/SwingControl';
+import { TypePanel } from '../openings/TypePanel';
+import { OpeningTiles, turns } from '../openings/opening-tiles';
+import type { Panel, Selection } from '../plan-state';
+import { RoomCard } from '../RoomCard';
 import { selectCorner, selectFace, selectOpening, selectRoom, selectSolid } from '../selectors';
 import type { Paint } from '../overlay/paint';
 import { tipOf } from '../tools/grips';
-import { CornerActions, RoomActions, SolidActions, WallActions } from './Actions';
+import { UnderlayPanel } from '../underlay/UnderlayPanel';
 import type { Of } from './chosen-kind';
 import { selectGhost } from './kinds';
+import { CornerTiles, RoomTiles, SolidTiles, StandsInWall, WallMade } from './tiles';
 import { CornerDot, Ends, FaceMark, OpeningMark, RoomMark, SolidMark } from './marks';
 
 interface MarksProps<S> extends Paint {
@@ -18,35 +23,111 @@ interface MarksProps<S> extends Paint {
   reach: number;
 }
 
+/** One side of a chosen thing: named in view, one tap away. */
+export interface Side<S = Selection> {
+  /** Null: its figures, with the pad. */
+  readonly panel: Panel | null;
+  readonly label: string;
+  readonly icon: string;
+  /** What can be done, as tiles; on a wide screen those of all sides are in view. It knows no figures, so that it is left alone while something is dragged. */
+  readonly Tiles?: ComponentType<{ chosen: S }>;
+  /** What stands there instead: of the figures, while none is being typed. */
+  readonly Content?: ComponentType;
+  /** Where it is not always there. */
+  readonly when?: (state: RootState) => boolean;
+  /** Reached from another side, and not named beside them. */
+  readonly under?: Panel;
+}
+
 /** What is seen of one kind of chosen thing. */
 interface Parts<S> {
   /** Laid over the plan. */
   readonly Marks?: ComponentType<MarksProps<S>>;
-  /** What can be done with it. It knows no figures, so that it is left alone while something is dragged. */
-  readonly Actions?: ComponentType<{ chosen: S }>;
-  /** What stands at the foot of a phone: the tools, the room's card, the strip and the pad, the picture's panel. */
-  readonly foot: 'tools' | 'room' | 'strip' | 'picture';
+  readonly sides: readonly Side<S>[];
+  /** Its wall unrolled stands at the foot. */
+  readonly strip?: boolean;
 }
 
+const FIGURES = { panel: null, label: 'Size', icon: 'ruler' } as const;
+const TRAY = {
+  panel: 'tray',
+  label: 'More kinds',
+  icon: 'view-grid-plus-outline',
+  Content: KindTray,
+  under: 'in',
+} as const;
+
 const PARTS: { readonly [K in Selection['kind']]: Parts<Of<K>> } = {
-  nothing: { foot: 'tools' },
-  room: { Marks: ChosenRoom, Actions: RoomActions, foot: 'room' },
-  rooms: { Marks: ChosenRooms, Actions: RoomActions, foot: 'room' },
-  wall: { Marks: ChosenWall, Actions: WallActions, foot: 'strip' },
-  opening: { Marks: ChosenOpening, Actions: OpeningActions, foot: 'strip' },
-  corner: { Marks: ChosenCorner, Actions: CornerActions, foot: 'room' },
-  solid: { Marks: ChosenSolid, Actions: SolidActions, foot: 'strip' },
-  underlay: { foot: 'picture' },
+  nothing: { sides: [] },
+  room: {
+    Marks: ChosenRoom,
+    sides: [
+      { panel: null, label: 'Figures', icon: 'table', Content: RoomCard },
+      { panel: 'do', label: 'Arrange', icon: 'cursor-move', Tiles: RoomTiles },
+    ],
+  },
+  rooms: { Marks: ChosenRooms, sides: [{ ...FIGURES, Tiles: RoomTiles }] },
+  wall: {
+    Marks: ChosenWall,
+    strip: true,
+    sides: [
+      FIGURES,
+      { panel: 'in', label: 'Stands in it', icon: 'door', Tiles: StandsInWall },
+      { panel: 'made', label: 'Made of', icon: 'wall', Tiles: WallMade },
+      TRAY,
+    ],
+  },
+  opening: {
+    Marks: ChosenOpening,
+    strip: true,
+    sides: [
+      FIGURES,
+      { panel: 'do', label: 'Place', icon: 'arrow-left-right', Tiles: OpeningTiles },
+      { panel: 'type', label: 'Type', icon: 'shape-outline', Content: TypePanel },
+      {
+        panel: 'swing',
+        label: 'Swing',
+        icon: 'door-open',
+        Content: SwingControl,
+        when: (state) => {
+          const opening = selectOpening(state)?.opening;
+          return opening !== undefined && turns(opening);
+        },
+      },
+    ],
+  },
+  corner: { Marks: ChosenCorner, sides: [{ ...FIGURES, Tiles: CornerTiles }] },
+  solid: { Marks: ChosenSolid, sides: [{ ...FIGURES, Tiles: SolidTiles }] },
+  underlay: { sides: [{ panel: null, label: 'Picture', icon: 'image-outline', Content: UnderlayPanel }] },
 };
 
 const partsOf = (selection: Selection): Parts<Selection> => PARTS[selection.kind] as unknown as Parts<Selection>;
 
-export const footOf = (selection: Selection): Parts<Selection>['foot'] => partsOf(selection).foot;
-
-export const Actions = memo(function Actions() {
+/** The sides of what is chosen that are there, with the one that is looked at. */
+export function useSides(): { sides: readonly Side[]; shown: Side | null; strip: boolean } {
   const chosen = useAppSelector((state) => state.plan.selection);
-  const { Actions: Own } = partsOf(chosen);
-  return Own ? <Own chosen={chosen} /> : null;
+  const panel = useAppSelector((state) => state.plan.panel);
+  const there = useAppSelector((state) =>
+    partsOf(chosen)
+      .sides.map(({ when }) => !when || when(state))
+      .join(),
+  );
+  return useMemo(() => {
+    const all = partsOf(chosen).sides;
+    const flags = there.split(',');
+    const sides = all.filter((_, i) => flags[i] === 'true');
+    return {
+      sides,
+      shown: sides.find((side) => side.panel === panel) ?? sides[0] ?? null,
+      strip: partsOf(chosen).strip ?? false,
+    };
+  }, [chosen, panel, there]);
+}
+
+/** The tiles of a side; nothing where it has none. */
+export const SideTiles = memo(function SideTiles({ side: { Tiles } }: { side: Side }) {
+  const chosen = useAppSelector((state) => state.plan.selection);
+  return Tiles ? <Tiles chosen={chosen} /> : null;
 });
 
 /** What is chosen, over the plan, with its handles. */

@@ -1,6 +1,8 @@
 import { type DerivedRoom, type Intent, type Plan, type Value, formatLength, roughly } from '@velvet-tape/core';
 import type { RootState } from '../../../store/store';
+import { edit } from '../edit';
 import { type FieldShown, field } from '../foot/fields';
+import { planActions } from '../plan-slice';
 import type { Field } from '../plan-state';
 import { transform } from '../rooms-commands';
 import { selectRoom } from '../selectors';
@@ -24,6 +26,11 @@ export const roomKind: ChosenKind<Of<'room'>> = {
     return room ? [ceilingField(room, state.plan.plan!)] : [];
   },
   typed: (state, name, read) => (name === 'ceiling' ? ceilingTyped(state, read) : null),
+  remove:
+    ({ id }) =>
+    (dispatch) => {
+      if (dispatch(edit({ kind: 'removeRoom', room: id })).ok) dispatch(planActions.selected({ kind: 'nothing' }));
+    },
   measures: (_, name: Field) => (name === 'ceiling' ? { measured: 'ceiling' } : null),
 };
 

@@ -29,7 +29,9 @@ export const wallKind: ChosenKind<Of<'wall'>> = {
       ...(face.halves[0]!.wall.kind === 'chalk' ? [] : [field('thickness', thicknessOf(face, plan))]),
       ...(room ? [ceilingField(room, plan)] : []),
       field('sagitta', face.bulge === 0 ? 'straight' : long(bend.sagitta)),
-      field('radius', bend.radius === null ? 'straight' : long(bend.radius)),
+      ...(bend.radius !== null || state.plan.pad.field === 'radius'
+        ? [field('radius', bend.radius === null ? 'straight' : long(bend.radius))]
+        : []),
       ...(bend.radius === null ? [] : [field('arc', long(bend.length))]),
     ];
   },

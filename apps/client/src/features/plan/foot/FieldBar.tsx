@@ -6,18 +6,18 @@ import {
   formatLength,
   isRead,
 } from '@velvet-tape/core';
-import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { type RootState, useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton } from '../../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { selectGhost } from '../chosen/kinds';
-import { Actions } from '../chosen/parts';
-import { enter } from '../commands';
+import { changeEntryUnit, enter } from '../commands';
 import { planActions } from '../plan-slice';
 import type { Field } from '../plan-state';
 import { nextAlong } from '../openings/reading-along';
 import {
+  selectEntry,
   selectFace,
   selectFloor,
   selectGapSpot,
@@ -52,26 +52,27 @@ const READ: readonly Field[] = [
   'gap',
 ];
 
-/** What can be typed about what is drawn or chosen: each field with its value, the one being typed into raised; and what else can be done. */
+/** What can be typed about what is drawn or chosen: what is being typed, each field with its value, and how what is drawn goes on. */
 export function FieldBar() {
   const fields = useFields();
-  const selection = useAppSelector((state) => state.plan.selection.kind);
-  const proposal = useAppSelector((state) => state.plan.proposal !== null);
+  const drawn = useAppSelector((state) => state.plan.proposal !== null);
   const field = useAppSelector((state) => state.plan.pad.field);
   const walking = useAppSelector((state) => state.plan.proposal?.kind === 'walk');
-  if (fields.length === 0 && !proposal && selection === 'nothing') return null;
+  // of a wall that is said where it is made
+  const read = useAppSelector((state) => state.plan.proposal !== null || state.plan.selection.kind === 'room');
+  if (fields.length === 0 && !drawn) return null;
   return (
     <View>
-      <Reading label={fields.find((shown) => shown.name === field)?.label ?? ''} />
-      <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.bar}>
+      <Typed label={fields.find((shown) => shown.name === field)?.label ?? ''} />
+      <View style={styles.bar}>
         {walking && <WalkTurns />}
         {fields.map((shown) => (
           <FieldChip key={shown.name} {...shown} on={shown.name === field} />
         ))}
-        {field && READ.includes(field) && <HowRead />}
+        {read && field && READ.includes(field) && <HowRead />}
         {!field && <ProposalEnd />}
-        {proposal ? <ProposalActions /> : <Actions />}
-      </ScrollView>
+        {drawn && <ProposalActions />}
+      </View>
     </View>
   );
 }
@@ -83,24 +84,38 @@ function FieldChip({ name, label, value, on }: FieldShown & { on: boolean }) {
     <Pressable
       accessibilityRole="button"
       accessibilityLabel={`${label}: ${value}`}
-      aria-selected={on}
+      aria-pressed={on}
+      // by Tab one comes from figure to figure
+      onFocus={() => !on && dispatch(planActions.fieldChosen(name))}
       onPress={() => dispatch(planActions.fieldChosen(name))}
       style={[
         styles.chip,
         {
-          borderColor: on ? colours.brassDeep : colours.linenDeep,
+          borderColor: on ? colours.brassDeep : colours.rim,
           backgroundColor: on ? colours.linenDeep : colours.chalk,
         },
       ]}
     >
-      <Text style={[styles.small, { color: colours.inkSoft }]}>{label}</Text>
-      <Text style={[styles.value, { color: colours.ink }]}>{value}</Text>
+      <Text style={[styles.small, { color: colours.inkSoft }]} numberOfLines={1}>
+        {label}
+      </Text>
+      <Text
+        style={[
+          styles.value,
+          value.length > 6 && styles.long,
+          value.length > 7 && styles.longer,
+          { color: colours.ink },
+        ]}
+        numberOfLines={1}
+      >
+        {value}
+      </Text>
     </Pressable>
   );
 }
 
 /** What is being typed, what it would do, and which corner it would move. */
-function Reading({ label }: { label: string }) {
+function Typed({ label }: { label: string }) {
   const dispatch = useAppDispatch();
   const colours = useColours();
   const pad = useAppSelector((state) => state.plan.pad);
@@ -158,6 +173,7 @@ function Reading({ label }: { label: string }) {
           {reason ?? (readsAs ? `= ${readsAs}` : taped)}
         </Text>
       </View>
+      <EntryKey />
       {(pad.field === 'length' || pad.field === 'gap') && face && <MeterButton />}
       {pad.field === 'gap' && <AlongSteps />}
       {kind === 'opening' && <TypeScope field={pad.field} />}
@@ -166,7 +182,7 @@ function Reading({ label }: { label: string }) {
           icon="swap-horizontal"
           onPress={() => dispatch(planActions.endSwapped())}
           says={`The ${pad.moves === 'to' ? 'right' : 'left'} corner moves. Swap.`}
-          label={pad.moves === 'to' ? 'right moves' : 'left moves'}
+          label={pad.moves === 'to' ? 'right' : 'left'}
         />
       )}
       {(pad.field === 'thickness' || pad.field === 'ceiling') && (
@@ -177,6 +193,22 @@ function Reading({ label }: { label: string }) {
     </View>
   );
 }
+
+/** What a number without a unit is read in, before one is typed; a tap takes the next. */
+function EntryKey() {
+  const dispatch = useAppDispatch();
+  const entry = useAppSelector(selectEntry);
+  if (!entry) return null;
+  return (
+    <BarButton
+      label={entry}
+      says={`Numbers without a unit are ${UNIT_WORDS[entry]}. Change.`}
+      onPress={() => dispatch(changeEntryUnit)}
+    />
+  );
+}
+
+const UNIT_WORDS = { m: 'metres', cm: 'centimetres', mm: 'millimetres', ft: 'feet', in: 'inches' } as const;
 
 /** Fields whose figure is that of the type, or of one opening alone. */
 const OF_TYPE: readonly Field[] = ['width', 'height', 'sill', 'head'];
@@ -299,21 +331,41 @@ function ScopeChoice({ field, room }: { field: Field; room: boolean }) {
 }
 
 const styles = StyleSheet.create({
-  bar: { paddingHorizontal: 8, paddingVertical: 4, gap: 6, alignItems: 'center' },
+  bar: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    paddingHorizontal: 8,
+    paddingVertical: 4,
+    gap: 6,
+    alignItems: 'center',
+  },
   chip: {
     minHeight: TOUCH,
-    paddingHorizontal: 12,
-    paddingVertical: 4,
+    flexGrow: 1,
+    flexBasis: '20%',
+    maxWidth: '48%',
+    paddingHorizontal: 6,
+    paddingVertical: 2,
     borderRadius: 8,
-    borderWidth: 2,
+    borderWidth: 1.5,
     justifyContent: 'center',
   },
   small: { fontSize: 12.5, lineHeight: 16 },
   value: { fontFamily: FONTS.strong, fontSize: 16, fontVariant: ['tabular-nums'] },
-  reading: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: 10, paddingTop: 6, gap: 8, minHeight: 54 },
+  reading: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    paddingHorizontal: 10,
+    paddingTop: 6,
+    gap: 8,
+    minHeight: 54,
+  },
+  long: { fontSize: 14 },
+  longer: { fontSize: 12.5 },
   ask: { flex: 1, fontSize: 17, fontFamily: FONTS.strong },
   alone: { paddingHorizontal: 12, paddingTop: 8, fontSize: 14 },
-  typed: { flex: 1 },
+  typed: { flex: 1, minWidth: 92 },
   typedText: { fontFamily: FONTS.strong, fontSize: 24, lineHeight: 28, fontVariant: ['tabular-nums'] },
   longLabel: { fontSize: 15, lineHeight: 18 },
   scope: { flexDirection: 'row', gap: 6 },

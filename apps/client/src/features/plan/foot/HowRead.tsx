@@ -2,6 +2,7 @@ import type { Instrument, Reading } from '@velvet-tape/core';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { DropMenu } from '../../../ui/DropMenu';
 import { planActions } from '../plan-slice';
+import type { ToolChoices } from '../tool-choices';
 import { useMeter } from '../readings/use-meter';
 
 const INSTRUMENT: readonly (readonly [Instrument, string, string])[] = [
@@ -17,7 +18,7 @@ const FACES: readonly (readonly [Reading['face'], string, string])[] = [
 ];
 
 /** What a length is read with, and on which face of the wall; it stays so until it is changed. */
-export function HowRead() {
+export function HowRead({ tile = false }: { tile?: boolean }) {
   const dispatch = useAppDispatch();
   const field = useAppSelector((state) => state.plan.pad.field);
   const { instrument, along } = useAppSelector((state) => state.plan.choices);
@@ -27,28 +28,41 @@ export function HowRead() {
     field === 'length' && FACES.find(([name]) => name === along)![2],
   ];
   const said = words.filter(Boolean).join(', ');
+  const choose = (made: Partial<ToolChoices>) => {
+    dispatch(planActions.choicesMade(made));
+    // and back to what is read
+    if (tile) dispatch(planActions.panelShown(null));
+  };
   const mark = (on: boolean) => (on ? 'check' : 'blank');
   return (
     <DropMenu
+      tile={tile}
       icon="tape-measure"
-      label={said}
+      label={tile ? `Read by ${said}` : said}
       says={`How it is read: ${said}`}
       entries={[
         ...INSTRUMENT.map(([name, title]) => ({
           title,
           icon: mark(name === instrument),
-          onPress: () => dispatch(planActions.choicesMade({ instrument: name })),
+          onPress: () => choose({ instrument: name }),
         })),
         ...(field === 'length'
           ? FACES.map(([name, title]) => ({
               title,
               icon: mark(name === along),
-              onPress: () => dispatch(planActions.choicesMade({ along: name })),
+              onPress: () => choose({ along: name }),
             }))
           : []),
         ...(status.state === 'ready'
           ? [
-              { title: 'Keep shooting', icon: 'laser-pointer', onPress: () => stream(true) },
+              {
+                title: 'Keep shooting',
+                icon: 'laser-pointer',
+                onPress: () => {
+                  choose({});
+                  stream(true);
+                },
+              },
               {
                 title: 'Disconnect the laser',
                 icon: 'bluetooth-off',

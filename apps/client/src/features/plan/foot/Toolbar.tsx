@@ -2,66 +2,159 @@ import { SHAPES } from '@velvet-tape/core';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Icon, IconButton, Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
-import { BarButton } from '../../../ui/BarButton';
+import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
+import { capital } from '../../../ui/capital';
 import { fitAll, takeTool } from '../commands';
 import { planActions } from '../plan-slice';
 import type { ToolName } from '../plan-state';
 import type { ToolChoices } from '../tool-choices';
-import { TOOL_WORDS } from '../tool-names';
+import { FIRST_TOOLS, TOOL_WORDS } from '../tool-names';
 import { TraceOptions, UnderlayOptions } from '../underlay/UnderlayOptions';
 import { selectTraced } from '../underlay/selectors';
 
-/** The tools, in reach of the thumb, and above them what can be chosen about the one in hand. */
-export function Toolbar({ wide }: { wide: boolean }) {
+/** Those one needs first, the last other one, and the way to all of them: in reach of the thumb, and above them what can be chosen about the one in hand. */
+export function Toolbar() {
   const colours = useColours();
+  const open = useAppSelector((state) => state.plan.toolsOpen);
+  const other = useAppSelector((state) => state.plan.lastTool);
+  if (open) return <ToolPage />;
   return (
     <View style={[styles.foot, { backgroundColor: colours.chalk, borderColor: colours.linenDeep }]}>
       <ToolOptions />
-      <View style={styles.bar}>
-        <ScrollView
-          horizontal
-          showsHorizontalScrollIndicator={false}
-          contentContainerStyle={styles.tools}
-          style={styles.scroll}
-          accessibilityLabel="Tools"
-        >
-          {(Object.keys(TOOL_WORDS) as ToolName[]).map((name) => (
-            <ToolButton key={name} name={name} wide={wide} />
-          ))}
-        </ScrollView>
-        <Magnet wide={wide} />
-        <Fit wide={wide} />
+      <View style={styles.bar} accessibilityLabel="Tools">
+        {[...FIRST_TOOLS, other].map((name) => (
+          <ToolButton key={name} name={name} />
+        ))}
+        <AllTools />
       </View>
     </View>
   );
 }
 
-function ToolButton({ name, wide }: { name: ToolName; wide: boolean }) {
+/** All tools on a wide screen: as many rows as it takes. */
+export function WideToolbar() {
+  const colours = useColours();
+  return (
+    <View style={[styles.foot, { backgroundColor: colours.chalk, borderColor: colours.linenDeep }]}>
+      <ToolOptions />
+      <View style={[styles.bar, styles.wrap]} accessibilityLabel="Tools">
+        {ALL.map((name) => (
+          <ToolButton key={name} name={name} wide />
+        ))}
+        <Magnet wide />
+        <Fit wide />
+      </View>
+    </View>
+  );
+}
+
+const ALL = Object.keys(TOOL_WORDS) as ToolName[];
+
+/** Every tool with what it is for. */
+function ToolPage() {
+  const dispatch = useAppDispatch();
+  const colours = useColours();
+  return (
+    <ScrollView
+      testID="all-tools"
+      style={{ backgroundColor: colours.chalk, maxHeight: 620 }}
+      contentContainerStyle={[styles.page, styles.wrap]}
+    >
+      <View style={styles.head}>
+        <Text style={[styles.title, { color: colours.ink }]} role="heading" aria-level={2}>
+          Tools
+        </Text>
+        <BarIcon icon="close" says="Close the tools" onPress={() => dispatch(planActions.toolsOpened(false))} />
+      </View>
+      {ALL.map((name) => (
+        <ToolRow key={name} name={name} />
+      ))}
+    </ScrollView>
+  );
+}
+
+function ToolRow({ name }: { name: ToolName }) {
   const dispatch = useAppDispatch();
   const colours = useColours();
   const on = useAppSelector((state) => state.plan.tool === name);
-  const { label, icon, key } = TOOL_WORDS[name];
+  const { label, icon, does } = TOOL_WORDS[name];
+  return (
+    <Pressable
+      accessibilityRole="button"
+      accessibilityLabel={label}
+      accessibilityHint={does}
+      aria-pressed={on}
+      onPress={() => dispatch(takeTool(name))}
+      style={[styles.toolRow, { borderColor: on ? colours.brassDeep : colours.linenDeep }]}
+    >
+      <Icon source={icon} size={24} color={colours.ink} />
+      <View style={styles.fill}>
+        <Text style={[styles.rowName, { color: colours.ink }]}>{label}</Text>
+        <Text style={[styles.does, { color: colours.inkSoft }]}>{does}</Text>
+      </View>
+    </Pressable>
+  );
+}
+
+function AllTools() {
+  const dispatch = useAppDispatch();
+  const colours = useColours();
+  return (
+    <Pressable
+      accessibilityRole="button"
+      accessibilityLabel="All tools"
+      onPress={() => dispatch(planActions.toolsOpened(true))}
+      style={[styles.tool, { backgroundColor: colours.linenDeep, borderColor: colours.rim }]}
+    >
+      <Icon source="dots-horizontal" size={22} color={colours.ink} />
+      <Text style={[styles.toolName, { color: colours.ink }]}>All</Text>
+    </Pressable>
+  );
+}
+
+function ToolButton({ name, wide = false }: { name: ToolName; wide?: boolean }) {
+  const dispatch = useAppDispatch();
+  const colours = useColours();
+  const on = useAppSelector((state) => state.plan.tool === name);
+  const { label, short = label, icon, key } = TOOL_WORDS[name];
   const ink = on ? colours.onVelvet : colours.ink;
   return (
     <Pressable
       accessibilityRole="button"
       accessibilityLabel={label}
-      aria-selected={on}
+      aria-pressed={on}
       onPress={() => dispatch(takeTool(name))}
       style={[
         wide ? styles.wideTool : styles.tool,
-        { backgroundColor: on ? colours.velvet : colours.chalk, borderColor: colours.linenDeep },
+        { backgroundColor: on ? colours.velvet : colours.chalk, borderColor: on ? colours.velvet : colours.rim },
       ]}
     >
       <Icon source={icon} size={22} color={ink} />
-      <Text style={[wide ? styles.wideName : styles.toolName, { color: ink }]}>{label}</Text>
+      <Text style={[wide ? styles.wideName : styles.toolName, { color: ink }]} numberOfLines={1}>
+        {wide ? label : short}
+      </Text>
       {wide && <Text style={[styles.key, { color: ink }]}>{key}</Text>}
     </Pressable>
   );
 }
 
-function Magnet({ wide }: { wide: boolean }) {
+/** At the side of the sheet, away from the tools: what catches, and all of the house in view. */
+export function SheetButtons() {
+  const colours = useColours();
+  const resting = useAppSelector(
+    ({ plan }) => plan.selection.kind === 'nothing' && !plan.toolsOpen && plan.naming === null,
+  );
+  if (!resting) return null;
+  return (
+    <View style={[styles.beside, { backgroundColor: colours.chalk, borderColor: colours.linenDeep }]}>
+      <Magnet />
+      <Fit />
+    </View>
+  );
+}
+
+function Magnet({ wide = false }: { wide?: boolean }) {
   const dispatch = useAppDispatch();
   const colours = useColours();
   const free = useAppSelector((state) => state.plan.choices.free);
@@ -71,14 +164,14 @@ function Magnet({ wide }: { wide: boolean }) {
       iconColor={free ? colours.inkSoft : colours.ink}
       mode={free ? 'outlined' : 'contained-tonal'}
       accessibilityLabel={`Snapping is ${free ? 'off' : 'on'}${wide ? ' (Z)' : ''}`}
-      aria-selected={!free}
+      aria-pressed={!free}
       onPress={() => dispatch(planActions.choicesMade({ free: !free }))}
       style={[styles.icon, free && styles.off]}
     />
   );
 }
 
-function Fit({ wide }: { wide: boolean }) {
+function Fit({ wide = false }: { wide?: boolean }) {
   const dispatch = useAppDispatch();
   return (
     <IconButton
@@ -138,12 +231,7 @@ export function ToolOptions() {
         ];
       case 'shape':
         return SHAPES.map((shape) => (
-          <BarButton
-            key={shape}
-            label={shape[0]!.toUpperCase() + shape.slice(1)}
-            chosen={choices.shape === shape}
-            onPress={choose({ shape })}
-          />
+          <BarButton key={shape} label={capital(shape)} chosen={choices.shape === shape} onPress={choose({ shape })} />
         ));
       case 'bump':
         return BUMPS.map(([bump, label]) => (
@@ -164,31 +252,24 @@ export function ToolOptions() {
     }
   };
   const shown = options();
-  return (
-    shown && (
-      <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.options}>
-        {shown}
-      </ScrollView>
-    )
-  );
+  return shown && <View style={styles.options}>{shown}</View>;
 }
 
 const styles = StyleSheet.create({
   foot: { borderTopWidth: 1 },
+  fill: { flex: 1 },
   bar: { flexDirection: 'row', alignItems: 'center', gap: 4, paddingHorizontal: 6, paddingVertical: 6 },
-  scroll: { flex: 1 },
-  tools: { gap: 4, alignItems: 'center' },
+  wrap: { flexWrap: 'wrap' },
   tool: {
-    minWidth: 62,
+    flex: 1,
     minHeight: TOUCH + 4,
     borderRadius: 10,
     borderWidth: 1,
-    paddingHorizontal: 8,
     alignItems: 'center',
     justifyContent: 'center',
   },
   wideTool: {
-    minWidth: 52,
+    minWidth: 58,
     paddingHorizontal: 5,
     minHeight: TOUCH + 4,
     borderRadius: 10,
@@ -199,7 +280,34 @@ const styles = StyleSheet.create({
   key: { position: 'absolute', top: 1, right: 5, fontSize: 10.5, lineHeight: 14 },
   wideName: { fontFamily: FONTS.sans, fontSize: 11.5, lineHeight: 16 },
   toolName: { fontFamily: FONTS.sans, fontSize: 12.5, lineHeight: 16 },
-  options: { gap: 6, paddingHorizontal: 8, paddingTop: 6, alignItems: 'center' },
+  page: { flexDirection: 'row', gap: 6, padding: 8 },
+  head: { width: '100%', flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', paddingLeft: 6 },
+  title: { fontFamily: FONTS.serif, fontSize: 20 },
+  toolRow: {
+    flexGrow: 1,
+    flexBasis: '46%',
+    minWidth: 160,
+    maxWidth: 400,
+    minHeight: 66,
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 8,
+    borderWidth: 1.5,
+    borderRadius: 10,
+    paddingHorizontal: 8,
+    paddingVertical: 4,
+  },
+  rowName: { fontFamily: FONTS.strong, fontSize: 15, lineHeight: 19 },
+  does: { fontSize: 12.5, lineHeight: 15 },
+  options: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    gap: 6,
+    paddingHorizontal: 8,
+    paddingTop: 6,
+    alignItems: 'center',
+  },
+  beside: { position: 'absolute', right: 8, bottom: 8, borderRadius: 10, borderWidth: 1 },
   icon: { width: TOUCH, height: TOUCH, margin: 0 },
   off: { opacity: 0.75 },
 });

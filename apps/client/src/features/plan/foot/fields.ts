@@ -34,5 +34,3 @@ export const LABEL: Record<Field, string> = {
 };
 
 export const field = (name: Field, value: string, label = LABEL[name]): FieldShown => ({ name, label, value });
-
-export const capital = (words: string): string => words[0]!.toUpperCase() + words.slice(1);

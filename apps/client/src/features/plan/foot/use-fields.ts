@@ -5,7 +5,8 @@ import { fieldsOfChosen } from '../chosen/kinds';
 import { spotInWords, spotLength } from '../openings/reading-along';
 import { selectFace, selectGapSpot, selectProposal } from '../selectors';
 import { type Proposal, kindOf } from '../sketching/proposal';
-import { type FieldShown, LABEL, capital, field } from './fields';
+import { type FieldShown, LABEL, field } from './fields';
+import { capital } from '../../../ui/capital';
 
 /** What can be typed about what is being drawn, else about what is chosen, each with its value. */
 export const useFields = (): FieldShown[] =>

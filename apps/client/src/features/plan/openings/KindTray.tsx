@@ -84,7 +84,7 @@ function FormTile({
       ref={host}
       accessibilityRole="button"
       accessibilityLabel={`Add ${name}`}
-      aria-selected={chosen}
+      aria-pressed={chosen}
       onPress={() => dispatch(addSpec(spec))}
       style={[
         styles.tile,

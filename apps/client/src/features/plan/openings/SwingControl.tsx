@@ -38,7 +38,7 @@ export function SwingControl() {
             key={words}
             accessibilityRole="button"
             accessibilityLabel={words}
-            aria-selected={chosen}
+            aria-pressed={chosen}
             onPress={() => dispatch(swingTo(hinge, swing))}
             style={[
               styles.way,

@@ -18,6 +18,7 @@ import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { DropMenu } from '../../../ui/DropMenu';
 import { FONTS, useColours } from '../../../ui/theme';
+import { capital } from '../../../ui/capital';
 import { selectOpening } from '../selectors';
 import { changeType, takeType } from './commands';
 import { keepForLater } from './kept-types';
@@ -52,7 +53,7 @@ function Panel({ opening, plan }: { opening: Opening; plan: Plan }) {
         </View>
         <Bars type={type} />
       </View>
-      <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.bar}>
+      <View style={styles.bar}>
         <OtherTypes opening={opening} plan={plan} />
         <Forms opening={opening} />
         {alike > 1 && <BarButton icon="call-split" label="Make its own" onPress={() => dispatch(takeType('own'))} />}
@@ -65,7 +66,7 @@ function Panel({ opening, plan }: { opening: Opening; plan: Plan }) {
             onPress={() => dispatch(changeType({ toCeiling: !type.toCeiling }))}
           />
         )}
-      </ScrollView>
+      </View>
       <View style={styles.texts}>
         <Words label="Called" value={type.name} keep={(name) => dispatch(changeType({ name }))} />
         <Words label="Material" value={type.material} keep={(material) => dispatch(changeType({ material }))} />
@@ -110,7 +111,7 @@ function Forms({ opening }: { opening: Opening }) {
       label={opening.form}
       says={`How it opens: ${opening.form}`}
       entries={forms.map((form) => ({
-        title: form[0]!.toUpperCase() + form.slice(1),
+        title: capital(form),
         icon: form === opening.form ? 'check' : 'blank',
         onPress: () => change(form),
       }))}
@@ -162,7 +163,14 @@ const styles = StyleSheet.create({
   head: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: 12, paddingTop: 8 },
   what: { flex: 1 },
   name: { fontFamily: FONTS.strong, fontSize: 18 },
-  bar: { gap: 6, paddingHorizontal: 8, paddingVertical: 8, alignItems: 'center' },
+  bar: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    gap: 6,
+    paddingHorizontal: 8,
+    paddingVertical: 8,
+    alignItems: 'center',
+  },
   bars: { flexDirection: 'row' },
   texts: { flexDirection: 'row', gap: 8, paddingHorizontal: 12, paddingBottom: 10 },
   words: { flex: 1 },

@@ -1,5 +1,5 @@
 import { useAppSelector } from '../../../store/store';
-import { BarButton } from '../../../ui/BarButton';
+import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { isShot, useMeter } from './use-meter';
 
 /** The laser meter: connects it, then fires it. What it sends goes to the field that waits. */
@@ -8,14 +8,7 @@ export function MeterButton() {
   const { status, meter, streaming, stream } = useMeter();
   if (!isShot(field)) return null;
   if (status.state === 'off' || status.state === 'lost')
-    return (
-      <BarButton
-        icon="laser-pointer"
-        label="Laser"
-        says="Connect the laser meter"
-        onPress={() => void meter.connect()}
-      />
-    );
+    return <BarIcon icon="laser-pointer" says="Connect the laser meter" onPress={() => void meter.connect()} />;
   if (streaming)
     return (
       <BarButton strong icon="stop" label="Stop" says="Stop measuring with the laser" onPress={() => stream(false)} />

@@ -29,6 +29,7 @@ export function ReadingsList() {
 }
 
 function List({ floor }: { floor: DerivedFloor }) {
+  const dispatch = useAppDispatch();
   const colours = useColours();
   const here = useAppSelector(selectRoom);
   const [order, setOrder] = useState<Order>('room');
@@ -42,7 +43,7 @@ function List({ floor }: { floor: DerivedFloor }) {
     <ListPanel
       title="Readings"
       testID="readings"
-      downloads={[{ icon: 'download', says: 'Readings as CSV', now: () => downloadReadings(floor) }]}
+      downloads={[{ icon: 'download', says: 'Readings as CSV', now: () => void dispatch(downloadReadings(floor)) }]}
     >
       <ListBar>
         {ORDERS.map(([name, label]) => (

@@ -19,13 +19,13 @@ import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { DropMenu } from '../../../ui/DropMenu';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
-import { downloadOpenings } from '../downloads';
+import { downloadOpenings, downloadWorkbook } from '../downloads';
 import { edit } from '../edit';
 import { ListBar, ListPanel } from '../ListPanel';
 import { NoteField } from '../NoteField';
 import { useChecks } from '../openings/use-checks';
 import { selectFloor } from '../selectors';
-import { goToOpening, goToRoom, workbook } from './commands';
+import { goToOpening, goToRoom } from './commands';
 import type { GlazedRoom } from './GlazingChart';
 
 /** With its library only when it is wanted. */
@@ -64,8 +64,12 @@ function List({ floor }: { floor: DerivedFloor }) {
       title="Doors and windows"
       testID="schedule"
       downloads={[
-        { icon: 'table-large', says: 'Doors and windows as a workbook (XLSX)', now: () => dispatch(workbook) },
-        { icon: 'download', says: 'Doors and windows as CSV', now: () => downloadOpenings(floor) },
+        {
+          icon: 'table-large',
+          says: 'Doors and windows as a workbook (XLSX)',
+          now: () => void dispatch(downloadWorkbook(floor)),
+        },
+        { icon: 'download', says: 'Doors and windows as CSV', now: () => void dispatch(downloadOpenings(floor)) },
       ]}
     >
       <ListBar>

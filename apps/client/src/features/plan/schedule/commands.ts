@@ -1,8 +1,6 @@
 import { type ScheduleLine, pointAt } from '@velvet-tape/core';
 import type { Command } from '../../../store/store';
-import { downloadWorkbook } from '../downloads';
 import { planActions } from '../plan-slice';
-import { selectFloor } from '../selectors';
 import { viewActions } from '../view-slice';
 
 /** A door or window of the schedule is chosen on the plan, and in view. */
@@ -23,12 +21,3 @@ export const goToRoom =
     dispatch(planActions.listed(null));
     dispatch(planActions.selected({ kind: 'room', id: room }));
   };
-
-/** The schedule and the glazing as a workbook; the library for it is fetched when it is first wanted. */
-export const workbook: Command = (dispatch, getState) => {
-  const floor = selectFloor(getState());
-  if (!floor) return;
-  downloadWorkbook(floor).catch(() => {
-    dispatch(planActions.said({ text: 'The workbook could not be made. Try the CSV instead.', tone: 'refused' }));
-  });
-};

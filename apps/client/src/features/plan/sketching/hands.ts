@@ -15,6 +15,8 @@ import { chooseLine, closeWalk, removeLine, turnWalk, walked } from './walk-comm
 interface Hands<P> {
   /** A size was typed and holds; null: the next one is asked for, as always. */
   readonly typed?: (proposal: P, field: ProposalField, text: string) => Command | null;
+  /** Why a size can't be taken yet; what is typed stays. */
+  readonly wants?: (proposal: P, field: ProposalField) => string | null;
   /** Which field is asked for next. */
   readonly next?: ProposalField;
   /** Enter with nothing typed; else it is kept. */
@@ -35,6 +37,11 @@ const keepTyped =
 const HANDS: { readonly [K in Proposal['kind']]: Hands<Named<K>> } = {
   box: { typed: ({ width }, field) => (field === 'depth' && width ? keepTyped('depth') : null) },
   path: {
+    // what was typed for a leg is not typed over: the next one wants a way first, or the way after
+    wants: ({ points, lengths, towards }, field) =>
+      field === 'leg' && !towards && (points.length < 2 || lengths.at(-1))
+        ? 'Which way does it go? Press an arrow, or draw it.'
+        : null,
     next: 'leg',
     finish: (_, tool) => (tool === 'corners' ? closeOutline : null),
     backspace: backOneCorner,
@@ -81,8 +88,13 @@ export const takeTyped: Command = (dispatch, getState) => {
   const { proposal: before, pad } = getState().plan;
   const proposal = selectProposal(getState());
   if (!before || !proposal || !pad.field) return;
+  const { typed, next, wants } = handsOf(proposal);
+  const wanted = wants?.(before, pad.field as ProposalField);
+  if (wanted) {
+    dispatch(planActions.said({ text: wanted, tone: 'said' }));
+    return;
+  }
   dispatch(planActions.proposed(proposal));
-  const { typed, next } = handsOf(proposal);
   const text = pad.text.trim();
   const own = typed?.(proposal, pad.field as ProposalField, text);
   if (own) {

@@ -42,10 +42,10 @@ function pathValue(path: PathProposal, field: ProposalField): number | null {
   return (angle * 180) / Math.PI;
 }
 
-/** The leg being drawn gets its length and its corner; without one, the leg drawn last is made that long. */
+/** The leg being drawn gets its length and its corner; without one, the leg drawn last is made that long, unless that was typed already. */
 function withLeg(path: PathProposal, typed: TypedLength): PathProposal {
   const leg = legOf(path);
-  if (!leg) return path;
+  if (!leg || (!path.towards && path.lengths.at(-1))) return path;
   const length = distance(leg.from, leg.to);
   if (length === 0) return path;
   const d = { x: (leg.to.x - leg.from.x) / length, y: (leg.to.y - leg.from.y) / length };

@@ -1,3 +1,4 @@
+import { capital } from '../../../ui/capital';
 import { type Place, type Point, type TypedLength, isAlong, placeInWords } from '@velvet-tape/core';
 import type { ProposalKind } from './proposal-kind';
 
@@ -37,7 +38,7 @@ export const readingKind: ProposalKind<ReadingProposal> = {
   label: ({ place }) => {
     if (!place) return null;
     const words = placeInWords(place);
-    return words[0]!.toUpperCase() + words.slice(1);
+    return capital(words);
   },
   measures: ({ place }) => {
     if (!place || place.kind === 'angle') return null;

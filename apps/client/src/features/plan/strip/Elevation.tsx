@@ -60,7 +60,7 @@ export function Elevation({ face }: { face: WallFace }) {
           key={each.on.opening.id}
           accessibilityRole="button"
           accessibilityLabel={heightsInWords(each, (mm) => formatLength(mm, units))}
-          aria-selected={each === on}
+          aria-pressed={each === on}
           onPress={() => dispatch(planActions.selected({ kind: 'opening', id: each.on.opening.id, face: face.key }))}
           style={[
             styles.opening,
@@ -99,7 +99,7 @@ function Figure({ field, label, value, wall }: { field: Field; label: string; va
     <Pressable
       accessibilityRole="button"
       accessibilityLabel={`${label} of the wall: ${value}`}
-      aria-selected={typing}
+      aria-pressed={typing}
       onPress={() => {
         if (wall) dispatch(planActions.selected({ kind: 'wall', face: wall }));
         dispatch(planActions.fieldChosen(field));

@@ -57,6 +57,7 @@ function Strip({ face }: { face: WallFace }) {
     <View
       ref={host}
       testID="tape-strip"
+      role="group"
       accessibilityLabel={`Tape strip: wall of ${roughly(rough, formatLength(lengthToSay(face), units))}, ${said}`}
       onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
       style={[styles.strip, { backgroundColor: colours.velvet }]}

@@ -1,12 +1,12 @@
 import { type Underlay, formatLength, scaleOf } from '@velvet-tape/core';
 import { type ReactNode, useState } from 'react';
-import { Pressable, ScrollView, StyleSheet, View, useWindowDimensions } from 'react-native';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { Icon, Text, TextInput } from 'react-native-paper';
 import { PICTURES, pickFiles } from '../../../pictures/pick';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { DropMenu } from '../../../ui/DropMenu';
-import { FONTS, TOUCH, WIDE, useColours } from '../../../ui/theme';
+import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { edit } from '../edit';
 import { bringIn, changeChosen, mark, removeChosen, turnChosen } from './commands';
 import { dropSeen, findOnUnderlay, takeAllSeen } from './find-commands';
@@ -135,16 +135,8 @@ function Panel({ underlay }: { underlay: Underlay }) {
   );
 }
 
-/** One row that is pushed along under a thumb; on a wide screen as many rows as it takes. */
-function Bar({ children }: { children: ReactNode }) {
-  const wide = useWindowDimensions().width >= WIDE;
-  if (wide) return <View style={[styles.bar, styles.row]}>{children}</View>;
-  return (
-    <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.bar}>
-      {children}
-    </ScrollView>
-  );
-}
+/** As many rows as it takes. */
+const Bar = ({ children }: { children: ReactNode }) => <View style={[styles.bar, styles.row]}>{children}</View>;
 
 function Name({ underlay, done }: { underlay: Underlay; done(): void }) {
   const dispatch = useAppDispatch();

@@ -44,7 +44,7 @@ function Lines({ kept, shown }: { kept: WalkProposal; shown: WalkProposal }) {
           <Pressable
             accessibilityRole="button"
             accessibilityLabel={`Next wall, ${kept.lines.length + 1}`}
-            aria-selected={next}
+            aria-pressed={next}
             onPress={() => dispatch(chooseLine(null))}
             style={[styles.line, next && { backgroundColor: colours.linenDeep, borderColor: colours.brassDeep }]}
           >
@@ -67,7 +67,7 @@ function Line({ at, line, on, choose }: { at: number; line: WalkLine; on: boolea
     <Pressable
       accessibilityRole="button"
       accessibilityLabel={`Wall ${at + 1}: ${[at > 0 && turnInWords(line.turn), length, bow].filter(Boolean).join(', ')}`}
-      aria-selected={on}
+      aria-pressed={on}
       onPress={choose}
       style={[styles.line, on && { backgroundColor: colours.linenDeep, borderColor: colours.brassDeep }]}
     >

@@ -1,36 +1,40 @@
-import { alignmentsOf, isHinged } from '@velvet-tape/core';
+import { type Opening, alignmentsOf, isHinged } from '@velvet-tape/core';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
-import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { DropMenu } from '../../../ui/DropMenu';
+import { Tile, Tiles } from '../../../ui/Tile';
 import { remove } from '../chosen/kinds';
 import { planActions } from '../plan-slice';
 import { selectFace, selectFloor, selectOpening, selectPlan } from '../selectors';
 import { centre, copyBeside, flip, loosenAlong, moveTo, spaceEqually } from './commands';
 import { readAlong } from './reading-along';
 
-/** What can be done with the chosen door, window or opening. */
-export function OpeningActions() {
+/** Does it have a leaf that can be hung the other way? */
+export const turns = (opening: Opening): boolean =>
+  isHinged(opening) || opening.form === 'pocket door' || opening.form === 'bi-fold door';
+
+/** Where the chosen door, window or opening stands, and what else can be done with it. */
+export function OpeningTiles() {
   const dispatch = useAppDispatch();
   const opening = useAppSelector((state) => selectOpening(state)?.opening);
-  const panel = useAppSelector((state) => state.plan.panel);
   if (!opening) return null;
-  const show = (what: 'type' | 'swing') => dispatch(planActions.panelShown(panel === what ? null : what));
-  const turns = isHinged(opening) || opening.form === 'pocket door' || opening.form === 'bi-fold door';
   return (
-    <>
-      <BarButton icon="shape-outline" label="Type" chosen={panel === 'type'} onPress={() => show('type')} />
-      {turns && (
+    <Tiles>
+      {turns(opening) && (
         <>
-          <BarButton icon="door-open" label="Swing" chosen={panel === 'swing'} onPress={() => show('swing')} />
-          <BarIcon icon="flip-horizontal" says="Flip hinge side" onPress={() => dispatch(flip('hinge'))} />
-          <BarIcon icon="flip-vertical" says="Flip swing" onPress={() => dispatch(flip('swing'))} />
+          <Tile
+            icon="flip-horizontal"
+            label="Other hinge"
+            says="Flip hinge side"
+            onPress={() => dispatch(flip('hinge'))}
+          />
+          <Tile icon="flip-vertical" label="Other swing" says="Flip swing" onPress={() => dispatch(flip('swing'))} />
         </>
       )}
-      <BarButton icon="content-copy" label="Copy beside" onPress={() => dispatch(copyBeside)} />
       <PlaceMenu />
+      <Tile icon="content-copy" label="Copy beside" onPress={() => dispatch(copyBeside)} />
       <ReadAlong />
-      <BarIcon icon="delete-outline" says={`Remove ${opening.kind}`} onPress={() => dispatch(remove)} />
-    </>
+      <Tile icon="delete-outline" label="Remove" says={`Remove ${opening.kind}`} onPress={() => dispatch(remove)} />
+    </Tiles>
   );
 }
 
@@ -44,6 +48,7 @@ function PlaceMenu() {
   const lines = plan && floor && face && on ? alignmentsOf(plan, floor, face, on) : [];
   return (
     <DropMenu
+      tile
       icon="arrow-left-right"
       label="Place"
       says="Centre, space out or align it"
@@ -71,6 +76,7 @@ export function ReadAlong() {
   return (
     <>
       <DropMenu
+        tile
         icon="tape-measure"
         label="Read along"
         says="Read along this wall"
@@ -89,8 +95,8 @@ export function ReadAlong() {
             : []),
         ]}
       />
-      <BarButton
-        icon="wall"
+      <Tile
+        icon="view-sequential-outline"
         label="Elevation"
         says={elevation ? 'Hide the elevation' : 'Show the elevation'}
         chosen={elevation}

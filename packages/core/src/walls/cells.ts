@@ -6,12 +6,12 @@ import { type HalfWall, type Network, closedWalks } from './network';
 /** A closed walk along walls with the enclosed (or enclosing) area at the right hand. */
 export interface Loop {
   readonly halves: readonly HalfWall[];
-  /** Signed area of the line between corners, mm²; positive: a bounded face, negative: the outside of connected walls. */
+  /** Signed area of the line between corners, mm²; positive: a bounded cell, negative: the outside of connected walls. */
   readonly area: number;
 }
 
-/** A bounded face of the wall graph: its outline and, inside it, the outsides of what stands free within. */
-export interface Face {
+/** A bounded cell of the wall graph: its outline and, inside it, the outsides of what stands free within. */
+export interface Cell {
   readonly outline: Loop;
   readonly holes: readonly Loop[];
 }
@@ -37,12 +37,12 @@ export function loopsOf(network: Network): Loop[] {
   return closedWalks(network).map(({ halves, corners }) => ({ halves, area: signedArea(lineOf(halves, corners)) }));
 }
 
-/** The bounded faces of the graph, with what stands free inside them. Loops that enclose less than 1 mm² count as nothing. */
-export const facesOf = onceFor((network: Network): readonly Face[] => traceFaces(network));
+/** The bounded cells of the graph, with what stands free inside them. Loops that enclose less than 1 mm² count as nothing. */
+export const cellsOf = onceFor((network: Network): readonly Cell[] => traceCells(network));
 
 const LEAST = 1;
 
-function traceFaces(network: Network): Face[] {
+function traceCells(network: Network): Cell[] {
   const loops = loopsOf(network);
   const outlines = loops.filter((loop) => loop.area > LEAST);
   const outsides = loops.filter((loop) => loop.area <= LEAST);
@@ -65,8 +65,8 @@ function traceFaces(network: Network): Face[] {
   return outlines.map((outline, i) => ({ outline, holes: holes[i]! }));
 }
 
-/** The same for the same walls in the same order, wherever the walk round the face began. */
-export const faceKey = (face: Face): string => keyOf(face.outline);
+/** The same for the same walls in the same order, wherever the walk round the cell began. */
+export const cellKey = (cell: Cell): string => keyOf(cell.outline);
 
 function keyOf(loop: Loop): string {
   const ids = loop.halves.map((half) => `${half.wall.id}${half.forward ? '+' : '-'}`);
@@ -103,9 +103,9 @@ export const enclosedSides = onceFor((network: Network): ReadonlyMap<Id, number>
   const note = ({ halves }: Loop) => {
     for (const { wall, forward } of halves) sides.set(wall.id, (sides.get(wall.id) ?? 0) | (forward ? RIGHT : LEFT));
   };
-  for (const face of facesOf(network)) {
-    note(face.outline);
-    face.holes.forEach(note);
+  for (const cell of cellsOf(network)) {
+    note(cell.outline);
+    cell.holes.forEach(note);
   }
   return sides;
 });

@@ -1,0 +1,111 @@
+import { type ComponentType } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { IconButton } from 'react-native-paper';
+import { type RootState, useAppDispatch, useAppSelector } from '../../../store/store';
+import { TOUCH } from '../../../ui/theme';
+import { Calm } from '../Calm';
+import { type Side, SideTiles, useSides } from '../chosen/parts';
+import { Naming } from '../NamePrompt';
+import { OpeningWords } from '../openings/OpeningWords';
+import { planActions } from '../plan-slice';
+import { Contradiction } from '../readings/Contradiction';
+import { partsOf } from '../sketching/parts';
+import { MarksWords } from '../underlay/MarksBar';
+import { WalkClosing } from '../walk/WalkClosing';
+import { FieldBar } from './FieldBar';
+import { NumberPad } from './NumberPad';
+import { SideTabs } from './SideTabs';
+import { ToolOptions, Toolbar } from './Toolbar';
+
+/** Something is drawn and not kept yet, and no finger is at it; while marks are set what is said about them stays. */
+const drawn = ({ plan: { proposal }, view: { finger } }: RootState): boolean =>
+  proposal !== null && (finger === null || proposal.kind === 'marks');
+
+/** What is going on, and what stands at the foot of a phone then: the first that holds. Another part of a job is a line here. */
+const STANDS: readonly { readonly when: (state: RootState) => boolean; readonly Foot: ComponentType }[] = [
+  { when: ({ plan }) => plan.naming !== null, Foot: Naming },
+  { when: (state) => drawn(state) && isClosing(state), Foot: WalkClosing },
+  { when: drawn, Foot: DrawingFoot },
+  { when: ({ plan }) => plan.selection.kind !== 'nothing', Foot: ChosenFoot },
+  { when: () => true, Foot: Toolbar },
+];
+
+const isClosing = ({ plan: { proposal } }: RootState): boolean => proposal?.kind === 'walk' && proposal.closing;
+
+/** The foot of a phone, under the thumb; turned, it stands at the side. */
+export function Foot() {
+  const at = useAppSelector((state) => STANDS.findIndex(({ when }) => when(state)));
+  const { Foot: Own } = STANDS[at]!;
+  return <Own />;
+}
+
+/** While something is drawn and not kept yet: its sizes, what can be done with it, and the pad. */
+function DrawingFoot() {
+  const options = useAppSelector(({ plan: { proposal } }) => proposal !== null && partsOf(proposal).options);
+  const field = useAppSelector((state) => state.plan.pad.field);
+  const dragging = useAppSelector((state) => state.view.finger !== null);
+  return (
+    <View>
+      {options && <ToolOptions />}
+      <MarksWords />
+      <FieldBar />
+      {field && !dragging && <NumberPad />}
+    </View>
+  );
+}
+
+/** What is to be said of it, its sides, and the one that is looked at. */
+function ChosenFoot() {
+  const { sides, shown, strip } = useSides();
+  const typing = useAppSelector((state) => state.plan.pad.field !== null);
+  // the wall seen from inside takes the place of words about the room
+  const elevation = useAppSelector((state) => state.plan.choices.elevation);
+  return (
+    <View>
+      {strip ? !elevation && <Contradiction brief /> : shown?.panel === null && !typing && <Contradiction />}
+      {strip && <OpeningWords />}
+      <SideTabs sides={sides} shown={shown} />
+      <Calm>{shown && <SideShown side={shown} />}</Calm>
+    </View>
+  );
+}
+
+/** Figures are typed in their place; what can be done stands there as tiles, else what the side has of its own. */
+function SideShown({ side }: { side: Side }) {
+  const typing = useAppSelector((state) => state.plan.pad.field !== null);
+  const { panel, Tiles, Content } = side;
+  const figures = panel === null || panel === 'type';
+  return (
+    <>
+      {figures && <FieldBar />}
+      {Tiles && (
+        <ScrollView style={styles.tiles}>
+          <SideTiles side={side} />
+        </ScrollView>
+      )}
+      {figures && typing ? <NumberPad /> : Content && <Content />}
+    </>
+  );
+}
+
+/** At the side of the sheet, over the foot: done with what is chosen. */
+export function DoneButton() {
+  const dispatch = useAppDispatch();
+  const chosen = useAppSelector(({ plan }) => plan.selection.kind !== 'nothing' && plan.naming === null);
+  const drawing = useAppSelector(({ plan }) => plan.proposal !== null);
+  if (!chosen || drawing) return null;
+  return (
+    <IconButton
+      mode="contained"
+      icon="close"
+      accessibilityLabel="Done"
+      onPress={() => dispatch(planActions.selected({ kind: 'nothing' }))}
+      style={styles.done}
+    />
+  );
+}
+
+const styles = StyleSheet.create({
+  done: { position: 'absolute', right: 8, bottom: 8, width: TOUCH, height: TOUCH, margin: 0 },
+  tiles: { flexGrow: 0, maxHeight: 280 },
+});

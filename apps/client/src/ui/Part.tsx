@@ -1,0 +1,41 @@
+import { Component, type ReactNode, Suspense } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+import { Waiting } from './Waiting';
+
+/** A part of the application that comes when it is wanted: while it is on its way that is shown, and where it can't be had or shown that is said, with a way back. */
+export function Part({ back, children }: { back?: { label: string; now(): void }; children: ReactNode }) {
+  return (
+    <NotHad {...(back && { back })}>
+      <Suspense fallback={<Waiting />}>{children}</Suspense>
+    </NotHad>
+  );
+}
+
+class NotHad extends Component<{ back?: { label: string; now(): void }; children: ReactNode }, { failed: boolean }> {
+  override state = { failed: false };
+  static getDerivedStateFromError = () => ({ failed: true });
+  override render() {
+    if (!this.state.failed) return this.props.children;
+    const { back } = this.props;
+    return (
+      <View style={styles.failed} role="alert">
+        <Text style={styles.words}>
+          This part could not be shown. Without a connection it may not be on the device yet. What was done is kept: try
+          again, or load the page anew.
+        </Text>
+        {back && (
+          <Button mode="contained" onPress={back.now}>
+            {back.label}
+          </Button>
+        )}
+        <Button onPress={() => globalThis.location?.reload()}>Load again</Button>
+      </View>
+    );
+  }
+}
+
+const styles = StyleSheet.create({
+  failed: { flex: 1, alignItems: 'center', justifyContent: 'center', gap: 14, padding: 30 },
+  words: { fontSize: 17, textAlign: 'center' },
+});

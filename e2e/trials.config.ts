@@ -1,0 +1,13 @@
+import { defineConfig } from '@playwright/test';
+import { CHROMIUM, WIDE } from './browser';
+
+/** What is promised of the page for all moments: npm run trials -- pagekills [--count=N --seed=N] */
+export default defineConfig({
+  testDir: 'trials',
+  timeout: 3_600_000,
+  expect: { timeout: 20_000 },
+  workers: 1,
+  outputDir: '../test-results',
+  globalSetup: './cluster.ts',
+  use: { ...CHROMIUM, ...WIDE, actionTimeout: 20_000 },
+});

@@ -1,0 +1,104 @@
+import type { DerivedRoom } from '../derived';
+import { type Point, type Ring, flattened } from '../geometry';
+import { lastFor, onceFor } from '../memory';
+import { formatArea, roughly } from '../units';
+import { boxOf, liesWithin } from './lettering';
+import type { DrawingStyle, Mark } from './marks';
+
+/** Sizes a name is tried in, in lettering heights of the body. */
+const SIZES = [1.4, 1.2, 1, 0.85] as const;
+
+interface Line {
+  readonly text: string;
+  readonly size: number;
+  readonly area?: boolean;
+}
+
+/** A way to write the label: its lines, the first on top. */
+type Layout = readonly Line[];
+
+/**
+ * Name and area of a room where its label is: as large as it can be without touching a wall or what stands in it; in two lines where one is too long; without the
+ * area where there is no room for both. Null: not even that fits.
+ */
+export const roomLabel = (room: DerivedRoom, style: DrawingStyle): readonly Mark[] | null =>
+  lastLabel(room, [style.lettering, style.units], () => {
+    const rings = flatOutline(room.outline.rings);
+    const layout = layouts(room, style).find((each) => fits(each, rings, room.label, style.lettering));
+    return layout ? marksOf(layout, room, style) : null;
+  });
+const lastLabel = lastFor<DerivedRoom, readonly Mark[] | null>();
+
+/** Instead of a label that does not fit: its number among the rooms, where that does. */
+export function roomNumber(room: DerivedRoom, number: number, style: DrawingStyle): Mark[] | null {
+  const layout = [{ text: String(number), size: 1 }];
+  return fits(layout, flatOutline(room.outline.rings), room.label, style.lettering)
+    ? marksOf(layout, room, style)
+    : null;
+}
+
+/** What the number of a room stands for: its line of the legend. */
+export const legendLine = ({ room, rough, measures }: DerivedRoom, number: number, { units }: DrawingStyle): string =>
+  `${number}  ${nameOf(room.name)} ${roughly(rough, formatArea(measures.area, units))}`;
+
+const nameOf = (name: string): string => name || 'Unnamed';
+
+const flatOutline = onceFor((rings: readonly Ring[]): readonly Ring[] => rings.map(flattened));
+
+function layouts({ room, rough, measures }: DerivedRoom, { units }: DrawingStyle): readonly Layout[] {
+  const name = nameOf(room.name);
+  const area: Line = { text: roughly(rough, formatArea(measures.area, units)), size: 1, area: true };
+  const small: Line = { ...area, size: 0.85 };
+  const whole = SIZES.map((size): Layout => [{ text: name, size }, size < 1 ? small : area]);
+  const broken = halves(name);
+  const inTwo = broken
+    ? SIZES.filter((size) => size <= 1).map((size): Layout => [
+        { text: broken[0], size },
+        { text: broken[1], size },
+        small,
+      ])
+    : [];
+  const bare = [{ text: name, size: 0.85 }];
+  const bareInTwo = broken?.map((text): Line => ({ text, size: 0.85 }));
+  return [...whole.slice(0, 3), ...inTwo, ...whole.slice(3), bare, ...(bareInTwo ? [bareInTwo] : [])];
+}
+
+/** The name in two lines, broken where they are most alike in length; null where it has no blank. */
+function halves(name: string): readonly [string, string] | null {
+  const blanks = [...name.matchAll(/\s+/g)].map(({ index }) => index);
+  const [best] = blanks.sort((a, b) => Math.abs(2 * a - name.length) - Math.abs(2 * b - name.length));
+  return best === undefined ? null : [name.slice(0, best), name.slice(best).trim()];
+}
+
+/** Between lines, in lettering heights of the higher one. */
+const LEADING = 1.25;
+
+/** Where the middles of the lines are below the middle of the label, mm. */
+function heights(layout: Layout, lettering: number): readonly number[] {
+  const steps = layout.slice(1).map(({ size }, i) => LEADING * lettering * 0.5 * (size + layout[i]!.size));
+  const whole = steps.reduce((sum, step) => sum + step, 0);
+  let y = -whole / 2;
+  return layout.map((_, i) => (y += i === 0 ? 0 : steps[i - 1]!));
+}
+
+function fits(layout: Layout, rings: readonly Ring[], { x, y }: Point, lettering: number): boolean {
+  const down = heights(layout, lettering);
+  return layout.every(({ text, size, area }, i) => {
+    const role = area ? 'room.area' : 'room.name';
+    return liesWithin(boxOf({ role, at: { x, y: y + down[i]! }, text, turn: 0, size }, lettering), rings);
+  });
+}
+
+function marksOf(layout: Layout, { room, label: { x, y } }: DerivedRoom, { lettering }: DrawingStyle): Mark[] {
+  const down = heights(layout, lettering);
+  return layout.map(({ text, size, area }, i) => ({
+    kind: 'text',
+    role: area ? 'room.area' : 'room.name',
+    key: area ? `area ${room.id}` : i === 0 ? `name ${room.id}` : `name ${room.id} ${i + 1}`,
+    unit: `label ${room.id}`,
+    at: { x, y: y + down[i]! },
+    text,
+    turn: 0,
+    size,
+  }));
+}
