@@ -4,15 +4,16 @@ import { CHROMIUM, PHONE, WIDE } from './browser';
 /** Long journeys through the built application, each with a server of its own that it may stop and start. */
 export default defineConfig({
   testDir: 'journeys',
-  timeout: 300_000,
-  expect: { timeout: 20_000 },
+  timeout: 400_000,
+  // a shared machine may stand still for half a minute; what passes is not slower for it
+  expect: { timeout: 45_000 },
   // they wait more than they work: three keep two processors busy
   workers: 3,
   fullyParallel: true,
   // a machine that stalls for seconds may cost a tap; what passes at the second try is listed as flaky
   retries: 1,
   outputDir: '../test-results',
-  use: { actionTimeout: 20_000, screenshot: 'only-on-failure' },
+  use: { actionTimeout: 45_000, screenshot: 'only-on-failure' },
   globalSetup: './cluster.ts',
   projects: [
     { name: 'phone', testMatch: /phone\..*\.spec\.ts/, use: { ...CHROMIUM, ...PHONE } },

@@ -19,7 +19,7 @@ const refusal = (page: Page) => page.getByRole('alert');
 
 /** The underlays of the one new job, as the server has them. */
 async function underlaysOn(page: Page, server: Server) {
-  await expect(page.getByTestId('sync')).toHaveAccessibleName('Saved', { timeout: 20_000 });
+  await expect(page.getByTestId('sync')).toHaveAccessibleName('Saved');
   const id = new URL(page.url()).pathname.split('/').at(-1)!;
   const { plan } = (await (await page.request.get(`${server.url}/api/jobs/${id}/plan`)).json()) as {
     plan: {

@@ -22,7 +22,7 @@ async function trace(page: Page, finger: Finger, name: keyof (typeof BOAT_SHED)[
 }
 
 test('a sketch is brought in scaled and levelled, three rooms are traced, one wall taped', async ({ page, server }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(300_000);
   const finger = new Finger(page);
   await page.goto('/new');
   await page.getByText('Start measuring').tap();
@@ -104,7 +104,7 @@ test('a sketch is brought in scaled and levelled, three rooms are traced, one wa
   await expect.poll(async () => Math.abs((await roomArea(page, 'Store')) / truth - 1)).toBeLessThan(0.012);
 
   // it is on the server, and taking it away leaves the plan as it is
-  await expect(page.getByTestId('sync')).toHaveAccessibleName('Saved', { timeout: 15_000 });
+  await expect(page.getByTestId('sync')).toHaveAccessibleName('Saved');
   const total = await page.getByTestId('job-total').textContent();
   const listed = (await (await page.request.get(`${server.url}/api/jobs`)).json()) as {
     jobs: { id: string; name: string }[];

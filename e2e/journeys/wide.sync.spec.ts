@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from '../server';
 
-const saved = (page: Page) => expect(page.getByTestId('sync')).toHaveAccessibleName('Saved', { timeout: 20_000 });
+const saved = (page: Page) => expect(page.getByTestId('sync')).toHaveAccessibleName('Saved');
 
 async function renameRoom(page: Page, from: string, to: string): Promise<void> {
   await page

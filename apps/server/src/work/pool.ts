@@ -8,7 +8,7 @@ import type * as planTasks from './plan-tasks';
 
 export interface WorkOptions {
   readonly threads?: number;
-  /** How long one task may take, ms. */
+  /** How much work one task may be, ms of a processor. */
   readonly longest?: number;
   /** How many may wait for one thread. */
   readonly mostWaiting?: number;
@@ -53,16 +53,17 @@ export class Work {
     const { pool, inTurn } = this.threadFor(job);
     if (inTurn.pendingCount >= this.mostWaiting) throw busy();
     const done: unknown = await inTurn(async () => {
+      const ended = new AbortController();
       try {
-        // waiting for its turn is not what takes a task long
-        const signal = AbortSignal.timeout(this.longest);
-        return await pool.run(task, { name, signal });
+        return await pool.run(task, { name, signal: worked(this.longest, ended.signal) });
       } catch (error) {
         if (!(error instanceof Error) || error.name !== 'AbortError') throw error;
         // while the next task waits the thread begins anew
         await pool.run(undefined, { name: 'ready' });
         if (READING.has(name)) throw busy();
         throw new HttpError(422, 'bad-plan', 'This takes too long to work out, so it was not saved here.');
+      } finally {
+        ended.abort();
       }
     });
     return done as Awaited<ReturnType<Tasks[N]>>;
@@ -80,6 +81,24 @@ export class Work {
   async close(): Promise<void> {
     await Promise.all(this.threads.map(({ pool }) => pool.destroy()));
   }
+}
+
+/**
+ * Aborts when this process has worked `longest` ms since, or has been at it ten times as long. A machine that is busy with something else, or stands still
+ * for seconds, makes no plan one that takes too long.
+ */
+function worked(longest: number, ended: AbortSignal): AbortSignal {
+  const controller = new AbortController();
+  const [cpu, began] = [process.cpuUsage(), performance.now()];
+  const look = () => {
+    const { user, system } = process.cpuUsage(cpu);
+    const left = Math.min(longest - (user + system) / 1000, 10 * longest - (performance.now() - began));
+    if (left <= 0) controller.abort();
+    else timer = setTimeout(look, Math.max(left, 20));
+  };
+  let timer = setTimeout(look, longest);
+  ended.addEventListener('abort', () => clearTimeout(timer));
+  return controller.signal;
 }
 
 interface Thread {
