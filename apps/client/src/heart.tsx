@@ -2,9 +2,13 @@ import type { ReactNode } from 'react';
 import { useEffect } from 'react';
 import { Provider } from 'react-redux';
 import { NewJobScreen as NewJob } from './features/jobs/NewJobScreen';
+import { lend } from './features/plan/later/lent';
+import * as toLater from './features/plan/later/lent-to-later';
 import { PlanScreen as Plan } from './features/plan/PlanScreen';
 import { keepEveryWalk, saveEveryEdit, syncEngine } from './features/plan/session';
 import { store } from './store/store';
+
+lend(toLater);
 
 /** All that knows what a plan is, in one piece that comes when it is needed: the list of jobs does without. */
 function Heart({ children }: { children: ReactNode }) {

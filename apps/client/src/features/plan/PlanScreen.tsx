@@ -15,8 +15,7 @@ import { Ledger } from './Ledger';
 import { OpenEnds } from './OpenEnds';
 import { EmptySheet, PlanCanvas } from './PlanCanvas';
 import { takeOffer } from './edit';
-import { ReadingsList } from './readings/ReadingsList';
-import { ScheduleList } from './schedule/ScheduleList';
+import { Listing } from './later/Listing';
 import { TapeStrip } from './strip/TapeStrip';
 import { planActions } from './plan-slice';
 import type { Offer, PlanState } from './plan-state';
@@ -68,8 +67,7 @@ function HandLayout() {
             <DoneButton />
             <WorkBar />
             <Notice />
-            <ReadingsList />
-            <ScheduleList />
+            <Listing />
           </View>
         </View>
         {strip && <CalmStrip />}
@@ -117,8 +115,7 @@ function WideLayout() {
             <ZoomButtons />
             <WorkBar />
             <Notice />
-            <ReadingsList />
-            <ScheduleList />
+            <Listing />
           </View>
           <WideToolbar />
         </View>

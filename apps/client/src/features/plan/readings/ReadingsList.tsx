@@ -1,17 +1,14 @@
-import { type DerivedFloor, type Misclosure, type ReadingLine, readingLines, valueInWords } from '@velvet-tape/core';
+import type { DerivedFloor, Misclosure, ReadingLine } from '@velvet-tape/core';
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
-import { downloadReadings } from '../downloads';
-import { edit } from '../edit';
-import { ListBar, ListPanel } from '../ListPanel';
-import { NoteField } from '../NoteField';
-import { selectFloor, selectRoom } from '../selectors';
-import { hold, takeAgain } from './commands';
-import { useMisclosures } from './use-misclosures';
+import { ListBar, ListPanel } from '../later/ListPanel';
+import { lent } from '../later/lent';
+
+const { NoteField, downloadReadings, edit, hold, readingLines, selectRoom, takeAgain, useAppDispatch } = lent();
+const { useAppSelector, useMisclosures, valueInWords } = lent();
 
 type Order = 'room' | 'off' | 'control' | 'time';
 type Shown = 'all' | 'here' | 'doubtful';
@@ -22,13 +19,7 @@ interface Line {
 }
 
 /** All readings of the floor: what was read, what the plan has, how far they differ, how well each is controlled. */
-export function ReadingsList() {
-  const listing = useAppSelector((state) => state.plan.listing);
-  const floor = useAppSelector(selectFloor);
-  return listing === 'readings' && floor ? <List floor={floor} /> : null;
-}
-
-function List({ floor }: { floor: DerivedFloor }) {
+export default function ReadingsList({ floor }: { floor: DerivedFloor }) {
   const dispatch = useAppDispatch();
   const colours = useColours();
   const here = useAppSelector(selectRoom);

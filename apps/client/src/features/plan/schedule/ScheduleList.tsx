@@ -1,32 +1,17 @@
-import {
-  type DerivedFloor,
-  GLAZING_RULES,
-  type OpeningCheck,
-  type ScheduleLine,
-  type ScheduleOrder,
-  type Units,
-  formatArea,
-  formatLength,
-  glazingByRoom,
-  openingSchedule,
-  orderedSchedule,
-  scheduleTotals,
-} from '@velvet-tape/core';
+import type { DerivedFloor, OpeningCheck, ScheduleLine, ScheduleOrder, Units } from '@velvet-tape/core';
 import { Suspense, lazy, useMemo, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { ActivityIndicator, Icon, Text } from 'react-native-paper';
-import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
-import { DropMenu } from '../../../ui/DropMenu';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
-import { downloadOpenings, downloadWorkbook } from '../downloads';
-import { edit } from '../edit';
-import { ListBar, ListPanel } from '../ListPanel';
-import { NoteField } from '../NoteField';
-import { useChecks } from '../openings/use-checks';
-import { selectFloor } from '../selectors';
-import { goToOpening, goToRoom } from './commands';
+import { ListBar, ListPanel } from '../later/ListPanel';
+import { lent } from '../later/lent';
 import type { GlazedRoom } from './GlazingChart';
+
+const { DropMenu, GLAZING_RULES, NoteField, downloadOpenings, downloadWorkbook, edit, formatArea, formatLength } =
+  lent();
+const { glazingByRoom, goToOpening, goToRoom, openingSchedule, orderedSchedule, scheduleTotals, selectFloor } = lent();
+const { useAppDispatch, useAppSelector, useChecks } = lent();
 
 /** With its library only when it is wanted. */
 const GlazingChart = lazy(() => import('./GlazingChart'));
@@ -34,13 +19,7 @@ const GlazingChart = lazy(() => import('./GlazingChart'));
 type Shown = 'all' | 'door' | 'window' | 'checks' | 'glazing';
 
 /** The doors and windows of the floor by their numbers, and what should be seen before they are built. */
-export function ScheduleList() {
-  const listing = useAppSelector((state) => state.plan.listing);
-  const floor = useAppSelector(selectFloor);
-  return listing === 'openings' && floor ? <List floor={floor} /> : null;
-}
-
-function List({ floor }: { floor: DerivedFloor }) {
+export default function ScheduleList({ floor }: { floor: DerivedFloor }) {
   const colours = useColours();
   const dispatch = useAppDispatch();
   const [shown, setShown] = useState<Shown>('all');

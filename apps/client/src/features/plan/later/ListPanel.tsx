@@ -1,10 +1,11 @@
 import type { ReactNode } from 'react';
-import { ScrollView, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { useAppDispatch } from '../../store/store';
-import { BarIcon } from '../../ui/BarButton';
-import { FONTS, TOUCH, useColours } from '../../ui/theme';
-import { planActions } from './plan-slice';
+import { BarIcon } from '../../../ui/BarButton';
+import { FONTS, useColours } from '../../../ui/theme';
+import { lent } from './lent';
+
+const { planActions, useAppDispatch } = lent();
 
 interface Props {
   title: string;
@@ -19,11 +20,7 @@ export function ListPanel({ title, testID, downloads, children }: Props) {
   const dispatch = useAppDispatch();
   const colours = useColours();
   return (
-    <View
-      testID={testID}
-      accessibilityLabel={title}
-      style={[styles.panel, { backgroundColor: colours.chalk, borderColor: colours.brassDeep }]}
-    >
+    <View testID={testID} accessibilityLabel={title} style={styles.panel}>
       <View style={styles.head}>
         <Text style={[styles.title, { color: colours.ink }]}>{title}</Text>
         {downloads.map(({ icon, says, now }) => (
@@ -41,25 +38,11 @@ export function ListPanel({ title, testID, downloads, children }: Props) {
 }
 
 /** What is shown of a list, and in which order: a row of buttons over it. */
-export const ListBar = ({ children }: { children: ReactNode }) => (
-  <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.bar} style={styles.bars}>
-    {children}
-  </ScrollView>
-);
+export const ListBar = ({ children }: { children: ReactNode }) => <View style={styles.bar}>{children}</View>;
 
 const styles = StyleSheet.create({
-  bars: { flexGrow: 0, flexShrink: 0, minHeight: TOUCH + 12 },
-  bar: { gap: 6, paddingHorizontal: 10, paddingBottom: 8 },
-  panel: {
-    position: 'absolute',
-    top: 0,
-    bottom: 0,
-    right: 0,
-    width: '100%',
-    maxWidth: 420,
-    borderLeftWidth: 2,
-    zIndex: 3,
-  },
+  bar: { flexDirection: 'row', flexWrap: 'wrap', gap: 6, paddingHorizontal: 10, paddingBottom: 8 },
+  panel: { flex: 1, minHeight: 0 },
   head: { flexDirection: 'row', alignItems: 'center', paddingLeft: 14 },
   title: { flex: 1, fontFamily: FONTS.serif, fontSize: 20 },
 });

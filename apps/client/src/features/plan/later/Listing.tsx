@@ -1,0 +1,47 @@
+import { type LazyExoticComponent, type ReactElement, lazy } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { Part } from '../../../ui/Part';
+import { useColours } from '../../../ui/theme';
+import { planActions } from '../plan-slice';
+import type { PlanState } from '../plan-state';
+import { selectFloor } from '../selectors';
+import type { DerivedFloor } from '@velvet-tape/core';
+
+type ListName = Exclude<PlanState['listing'], null | 'details'>;
+
+/** The lists that are laid over the sheet, each in a piece of its own that comes when it is wanted. */
+const LISTS: Record<ListName, LazyExoticComponent<(props: { floor: DerivedFloor }) => ReactElement>> = {
+  readings: lazy(() => import('../readings/ReadingsList')),
+  openings: lazy(() => import('../schedule/ScheduleList')),
+};
+
+/** The list that is open, over the sheet. */
+export function Listing() {
+  const dispatch = useAppDispatch();
+  const colours = useColours();
+  const listing = useAppSelector((state) => state.plan.listing);
+  const floor = useAppSelector(selectFloor);
+  if (listing === null || listing === 'details' || !floor) return null;
+  const List = LISTS[listing];
+  return (
+    <View style={[styles.panel, { backgroundColor: colours.chalk, borderColor: colours.brassDeep }]}>
+      <Part key={listing} back={{ label: 'Back to the plan', now: () => dispatch(planActions.listed(null)) }}>
+        <List floor={floor} />
+      </Part>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  panel: {
+    position: 'absolute',
+    top: 0,
+    bottom: 0,
+    right: 0,
+    width: '100%',
+    maxWidth: 420,
+    borderLeftWidth: 2,
+    zIndex: 3,
+  },
+});
