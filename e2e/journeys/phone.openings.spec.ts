@@ -110,8 +110,8 @@ test('doors that hit each other are marked, said and mended; openings come out o
   await page.touchscreen.tap(floor.x + floor.width / 2, floor.y + floor.height * 0.7);
   await page.getByText(/^Tape the walls|^Go round/).tap();
   await press(page, 'More doors and windows');
+  await key(page, 'Windows').tap();
   const tile = key(page, 'Add sash window');
-  await tile.scrollIntoViewIfNeeded();
   const strip = await restingBox(page.getByTestId('tape-strip'));
   await finger.drag(await middleOf(tile), [strip.x + strip.width / 2, strip.y + 60]);
   await expect(page.getByTestId('strip-window')).toHaveCount(1);
@@ -134,17 +134,18 @@ test('doors that hit each other are marked, said and mended; openings come out o
   await press(page, 'Keep for later jobs');
   await chooseWall(page);
   await press(page, 'More doors and windows');
+  await key(page, 'Kept').tap();
   await expect(key(page, /^Add Sash window .*, kept$/)).toBeVisible();
+  await key(page, 'Doors').tap();
   const glazed = key(page, 'Add bi-fold door');
-  await glazed.scrollIntoViewIfNeeded();
   const room = await restingBox(page.getByTestId(/^floor/));
   await finger.drag(await middleOf(glazed), [room.x + room.width / 2, room.y + room.height + 3]);
   await expect(page.getByTestId('chosen-opening')).toHaveCount(1);
   await expect(page.getByTestId('strip-door')).toHaveCount(1);
 
   // the schedule as a workbook, read back
-  await key(page, 'Leave with something').tap();
-  await page.getByRole('menuitem', { name: 'Doors and windows' }).tap();
+  await key(page, 'Done').tap();
+  await page.getByRole('tab', { name: 'Openings' }).tap();
   await expect(page.getByTestId('schedule').getByRole('button', { name: /^[DW]\d, / })).toHaveCount(4);
   const download = page.waitForEvent('download');
   await key(page, 'Doors and windows as a workbook (XLSX)').tap();

@@ -6,8 +6,7 @@ import { expect, test } from '../server';
 const schedule = (page: Page) => page.getByTestId('schedule');
 
 async function openSchedule(page: Page): Promise<void> {
-  await key(page, 'Leave with something').tap();
-  await page.getByRole('menuitem', { name: 'Doors and windows' }).tap();
+  await page.getByRole('tab', { name: 'Openings' }).tap();
   await expect(schedule(page)).toBeVisible();
 }
 

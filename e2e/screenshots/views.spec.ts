@@ -142,8 +142,7 @@ plain.describe('on a phone', () => {
     await page.getByText('Furthest off').tap();
     await picture(page, 'phone-readings');
     await page.getByRole('button', { name: 'Close readings', exact: true }).tap();
-    await page.getByRole('button', { name: 'Leave with something', exact: true }).tap();
-    await page.getByRole('menuitem', { name: 'Doors and windows' }).tap();
+    await page.getByRole('tab', { name: 'Openings' }).tap();
     await page.getByText('To check (1)').waitFor();
     await picture(page, 'phone-schedule');
     await page.getByRole('button', { name: /^W0\.4, / }).tap();

@@ -12,7 +12,7 @@ chevron-up circle-half circle-outline close cloud-alert cloud-check-outline clou
 content-copy crop crop-free crosshairs cursor-move delete-outline door door-open
 dialpad dots-horizontal dots-vertical download drawing eye-off-outline eye-outline file-export-outline file-image-outline
 fit-to-screen-outline flip-horizontal flip-vertical format-list-numbered format-rotate-90 gesture gesture-tap home-group
-home-outline image-outline image-plus image-sync-outline information-outline invert-colors label-outline laser-pointer
+history home-outline image-outline keyboard-outline image-plus image-sync-outline information-outline invert-colors label-outline laser-pointer
 lasso layers-outline lock lock-open-variant-outline lock-outline magnet magnet-on map-marker-check-outline
 menu-down minus minus-box note-edit-outline note-plus-outline palette-outline pencil-outline perspective-less
 pillar pin-off-outline pin-outline plus printer-outline rectangle-outline redo restart

@@ -17,9 +17,9 @@ function Heart({ children }: { children: ReactNode }) {
   return <Provider store={store}>{children}</Provider>;
 }
 
-export const PlanScreen = ({ id }: { id: string }) => (
+export const PlanScreen = ({ id, part }: { id: string; part: string | null }) => (
   <Heart>
-    <Plan id={id} />
+    <Plan id={id} part={part} />
   </Heart>
 );
 

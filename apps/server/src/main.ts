@@ -5,6 +5,7 @@ import { seedDemo } from './demo/seed';
 import { Key } from './entry/key';
 import { createApp } from './http/app';
 import { loggedError } from './http/errors';
+import { drawMissing } from './jobs/draw-missing';
 import { Revisions } from './jobs/revisions';
 import { emptyBin } from './jobs/jobs.service';
 import { thinOut } from './jobs/thinning';
@@ -58,8 +59,9 @@ server.on('error', (error: NodeJS.ErrnoException) => {
 /** Old revisions are thinned out a while after the start, and then so often, ms. */
 const THIN_FIRST = 60_000;
 const THIN_AGAIN = 6 * 3_600_000;
+const means = { work, revisions: new Revisions(database, DEFAULT_WORKSPACE) };
 const thin = () =>
-  void thinOut(database, { work, revisions: new Revisions(database, DEFAULT_WORKSPACE) }).then(
+  void thinOut(database, means).then(
     (gone) => gone > 0 && log.info(`${gone} old revisions were thinned out`),
     (error: unknown) => log.error({ err: error }, 'old revisions could not be thinned out'),
   );
@@ -69,6 +71,13 @@ const empty = () =>
     (gone) => gone > 0 && log.info(`${gone} jobs went from the bin`),
     (error: unknown) => log.error({ err: error }, 'the bin could not be emptied'),
   );
+/** Jobs from before the list had pictures get theirs. */
+const draw = () =>
+  void drawMissing(database, means).then(
+    (drawn) => drawn > 0 && log.info(`${drawn} pictures of plans were drawn`),
+    (error: unknown) => log.error({ err: error }, 'pictures of plans could not be drawn'),
+  );
+setTimeout(draw, THIN_FIRST / 6).unref();
 setTimeout(empty, THIN_FIRST).unref();
 setInterval(empty, THIN_AGAIN).unref();
 setTimeout(thin, THIN_FIRST).unref();

@@ -175,6 +175,7 @@ test('the OpenAPI document is valid and names every route', async () => {
     '/api/jobs',
     '/api/jobs/file',
     '/api/jobs/{id}/file',
+    '/api/jobs/{id}/history',
     '/api/jobs/{id}/plan',
     '/api/jobs/{id}/readable',
     '/api/jobs/{id}/revisions',

@@ -49,6 +49,29 @@ export const revisionListSchema = z
   })
   .meta({ id: 'RevisionList' });
 
+/** How a job came to be what it is: the newest first, each with what it changed, in words. */
+export const historySchema = z
+  .object({
+    revisions: z.array(
+      z.object({
+        version: versionNumber,
+        touched: z.iso.datetime(),
+        name: z.string().nullable(),
+        /** Empty: that can't be told. */
+        words: z.string(),
+      }),
+    ),
+    /** Before which version it goes on; null: this is the beginning. */
+    next: versionNumber.nullable(),
+  })
+  .meta({ id: 'History' });
+export type History = z.infer<typeof historySchema>;
+export const historyQuerySchema = z.object({
+  before: revisionNumber.optional(),
+  limit: z.coerce.number().int().min(1).max(100).default(40),
+});
+export type HistoryQuery = z.infer<typeof historyQuerySchema>;
+
 /** What a job file says of itself (`job.json` in it): where in the ZIP what is. */
 export const jobFileSchema = z
   .object({

@@ -10,6 +10,18 @@ export type JobState = (typeof JOB_STATES)[number];
 /** So long a job stays in the bin before it goes for good, days. */
 export const DAYS_IN_BIN = 30;
 
+/** The `d` of an SVG path. */
+const path = z
+  .string()
+  .max(30_000)
+  .regex(/^[MLAZ\d. -]*$/);
+
+/** The plan of a job as small as it goes with its line: paths in a box of this many units, the later over the earlier. */
+export const thumbnailSchema = z
+  .object({ width: z.int().min(0), height: z.int().min(0), floors: path, walls: path, gaps: path })
+  .meta({ id: 'Thumbnail' });
+export type Thumbnail = z.infer<typeof thumbnailSchema>;
+
 /** A line of the list of jobs: enough to find one and see how far it is. */
 export const jobSummarySchema = z
   .object({
@@ -26,6 +38,8 @@ export const jobSummarySchema = z
     touched: z.iso.datetime(),
     version: z.int().min(1),
     state: z.enum(JOB_STATES).default('measuring'),
+    /** Null: nothing was drawn yet. */
+    picture: thumbnailSchema.nullable().default(null),
   })
   .meta({ id: 'JobSummary' });
 export type JobSummary = z.infer<typeof jobSummarySchema>;

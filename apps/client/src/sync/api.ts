@@ -1,8 +1,10 @@
 import {
+  type History,
   type KeptType,
   type StoredPlan,
   type Version,
   type Written,
+  historySchema,
   versionSchema,
   writtenSchema,
 } from '@velvet-tape/contract';
@@ -30,6 +32,25 @@ export async function sendPlan(id: string, from: Version | null, plan: Plan): Pr
 export async function sendChange(id: string, { version, mark }: Version, patch: PlanPatch): Promise<Written> {
   const from = `version=${version}&mark=${encodeURIComponent(mark)}`;
   return writtenSchema.parse(await call(`/jobs/${encodeURIComponent(id)}/plan?${from}`, asJson('PATCH', patch)));
+}
+
+/** A page of how the job came to be what it is on the server. */
+export const fetchHistory = async (id: string, before: number | null): Promise<History> =>
+  historySchema.parse(
+    await call(`/jobs/${encodeURIComponent(id)}/history${before === null ? '' : `?before=${before}`}`),
+  );
+
+/** The plan of a revision. */
+export async function fetchRevision(id: string, version: number): Promise<Plan> {
+  const stored = (await call(`/jobs/${encodeURIComponent(id)}/revisions/${version}`)) as StoredPlan;
+  const read = readPlan(stored.plan);
+  if (!read.ok) throw new Refused(read.reason, 422, 'bad-plan');
+  return read.plan;
+}
+
+/** Gives a revision a name, which keeps it. */
+export async function nameRevision(id: string, version: number, name: string): Promise<void> {
+  await call(`/jobs/${encodeURIComponent(id)}/revisions/${version}/name`, asJson('PUT', { name }));
 }
 
 export async function sendPicture(id: string, picture: Blob): Promise<void> {

@@ -1,5 +1,5 @@
 import type { KeptType } from '@velvet-tape/contract';
-import type { JobSummary } from '@velvet-tape/contract/list';
+import type { JobSummary, Thumbnail } from '@velvet-tape/contract/list';
 import type { Plan } from '@velvet-tape/core';
 import { Dexie, type EntityTable } from 'dexie';
 
@@ -20,7 +20,12 @@ export interface DeviceJob {
   readonly waiting: 0 | 1;
   readonly touched: string;
   /** What the list shows of the plan. */
-  readonly totals?: { readonly rooms: number; readonly area: number; readonly rough: boolean };
+  readonly totals?: {
+    readonly rooms: number;
+    readonly area: number;
+    readonly rough: boolean;
+    readonly picture?: Thumbnail | null;
+  };
 }
 
 /** A type kept for later jobs, as this device knows it. */

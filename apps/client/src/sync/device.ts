@@ -12,6 +12,7 @@ import {
   repairPlan,
   shortened,
 } from '@velvet-tape/core';
+import { thumbnail } from '@velvet-tape/formats';
 import { randomSeed } from '../store/seed';
 import { type DeviceJob, database as device } from './database';
 
@@ -33,7 +34,10 @@ function upToDate(job: DeviceJob | undefined): DeviceJob | undefined {
 // what an earlier version of the application left here is brought up to date whenever it is looked at
 device.jobs.hook('reading', upToDate);
 
-const totalled = (job: DeviceJob): DeviceJob => ({ ...job, totals: jobTotals(job.plan) });
+const totalled = (job: DeviceJob): DeviceJob => ({
+  ...job,
+  totals: { ...jobTotals(job.plan), picture: thumbnail(job.plan) },
+});
 
 const same = (a: Plan, b: Plan): boolean => isNothing(changeBetween(a, b));
 

@@ -44,41 +44,48 @@ export async function currentJobs(
   after: string | null = null,
   before: readonly JobSummary[] = [],
 ): Promise<JobsFound> {
-  let offline = false;
-  let page: JobList | null = null;
-  const plain = wanted.find === '' && wanted.order === 'touched' && !wanted.bin;
-  try {
-    const got = (page = await listJobs(wanted, after));
-    await database.transaction('rw', database.listing, database.binned, async () => {
-      if (after === null) {
-        await database.binned.clear();
-        await database.binned.bulkPut(got.binned.map((id) => ({ id })));
-      }
-      if (!plain) return;
-      if (after === null) await database.listing.clear();
-      await database.listing.bulkPut(got.jobs);
-    });
-  } catch (error) {
-    if (!(error instanceof Offline) && !(error instanceof Broken)) throw error;
-    offline = true;
-  }
+  const page = await listJobs(wanted, after).catch((error: unknown) => {
+    if (error instanceof Offline || error instanceof Broken) return null;
+    throw error;
+  });
+  if (page) await remember(page, wanted, after);
   const trouble = new Map((await database.trouble.toArray()).map((each) => [each.id, each]));
-  const here = await jobsOnDevice();
-  const next = page?.next ?? null;
-  if (plain || !page) return { jobs: wanted.bin ? [] : chosenFrom(here, wanted), offline, next, trouble };
+  if (!page) {
+    const here = wanted.bin ? [] : chosenFrom(await jobsOnDevice(), wanted);
+    return { jobs: here, offline: true, next: null, trouble };
+  }
+  const { jobs, next } = page;
+  if (wanted.bin) return { jobs: [...before, ...jobs], offline: false, next, trouble };
+  // plans are read from the device once for a list, not for each page of it
+  if (after === null) own = new Map((await linesOfOwn()).map((line) => [line.id, line]));
   // what is newer here stands in the place of what the server has
-  const own = new Map(here.map((job) => [job.id, job]));
   const newest = (job: JobSummary): JobSummary => {
     const mine = own.get(job.id);
     return mine && mine.touched > job.touched ? { ...mine, state: job.state } : job;
   };
-  const listed = [...before, ...page.jobs].map((job) => (wanted.bin ? job : newest(job)));
-  const unlisted =
-    wanted.bin || next !== null
-      ? []
-      : chosenFrom(here, wanted).filter(({ id }) => !listed.some((job) => job.id === id));
-  return { jobs: inOrder([...listed, ...unlisted], wanted.order), offline, next, trouble };
+  const listed = [...before, ...jobs.map(newest)];
+  if (next !== null && after !== null) return { jobs: listed, offline: false, next, trouble };
+  const there = new Set(listed.map(({ id }) => id));
+  const unlisted = chosenFrom([...own.values()], wanted).filter(
+    (mine) => !there.has(mine.id) && (next === null || comesBefore(mine, listed.at(-1), wanted.order)),
+  );
+  return { jobs: inOrder([...listed, ...unlisted], wanted.order), offline: false, next, trouble };
 }
+
+/** Jobs of this device, as lines of the list that is open. */
+let own: ReadonlyMap<string, JobSummary> = new Map();
+
+/** The first pages of the plain list, and what lies in the bin, are there without a server too. */
+const remember = ({ jobs, binned }: JobList, { find, order, bin }: Wanted, after: string | null): Promise<void> =>
+  database.transaction('rw', database.listing, database.binned, async () => {
+    if (after === null) {
+      await database.binned.clear();
+      await database.binned.bulkPut(binned.map((id) => ({ id })));
+    }
+    if (find !== '' || order !== 'touched' || bin) return;
+    if (after === null) await database.listing.clear();
+    await database.listing.bulkPut(jobs);
+  });
 
 const chosenFrom = (jobs: readonly JobSummary[], { find, order }: Wanted): JobSummary[] => {
   const sought = find.trim().toLowerCase();
@@ -88,8 +95,15 @@ const chosenFrom = (jobs: readonly JobSummary[], { find, order }: Wanted): JobSu
   );
 };
 
+const byName = new Intl.Collator();
+const compared = (a: JobSummary, b: JobSummary, order: Wanted['order']): number => {
+  if (order === 'name') return byName.compare(a.name, b.name);
+  return a.touched === b.touched ? 0 : a.touched < b.touched ? 1 : -1;
+};
+const comesBefore = (job: JobSummary, last: JobSummary | undefined, order: Wanted['order']): boolean =>
+  last !== undefined && compared(job, last, order) < 0;
 const inOrder = (jobs: readonly JobSummary[], order: Wanted['order']): JobSummary[] =>
-  [...jobs].sort((a, b) => (order === 'name' ? a.name.localeCompare(b.name) : b.touched.localeCompare(a.touched)));
+  [...jobs].sort((a, b) => compared(a, b, order));
 
 /** Says how far a job has come, lays it into the bin or gives it back. */
 export const standJob = (id: string, standing: Standing): Promise<unknown> =>
@@ -97,31 +111,39 @@ export const standJob = (id: string, standing: Standing): Promise<unknown> =>
 
 /** The list of jobs as far as this device knows it: the server's last list, with what is newer here. Last touched first. */
 export async function jobsOnDevice(): Promise<JobSummary[]> {
-  const [listing, jobs, bin] = await Promise.all([
+  const [listing, mine, bin] = await Promise.all([
     database.listing.toArray(),
-    database.jobs.toArray(),
+    linesOfOwn(),
     database.binned.toCollection().primaryKeys(),
   ]);
   const binned = new Set(bin);
   const lines = new Map(listing.filter(({ id }) => !binned.has(id)).map((line) => [line.id, line]));
-  for (const job of jobs) {
-    // what is still to be sent brings its job back out of the bin
-    if (binned.has(job.id) && !job.waiting) continue;
+  for (const job of mine) {
     const line = lines.get(job.id);
     if (line && !job.waiting && line.version >= job.version) continue;
-    const { name, address, units } = job.plan.job;
-    lines.set(job.id, {
-      id: job.id,
-      name,
-      address,
-      units,
-      ...(job.totals ?? { rooms: Object.keys(job.plan.rooms).length, area: 0, rough: true }),
-      touched: job.touched,
-      version: Math.max(1, job.version),
-      state: line?.state ?? 'measuring',
-    });
+    lines.set(job.id, { ...job, state: line?.state ?? job.state });
   }
-  return [...lines.values()].sort((a, b) => b.touched.localeCompare(a.touched));
+  return inOrder([...lines.values()], 'touched');
+}
+
+/** The jobs this device has whole, but for what lies in the bin and does not wait to be sent, which brings its job back. */
+async function linesOfOwn(): Promise<(JobSummary & { waiting: boolean })[]> {
+  const [jobs, bin] = await Promise.all([database.jobs.toArray(), database.binned.toCollection().primaryKeys()]);
+  const binned = new Set(bin);
+  return jobs
+    .filter(({ id, waiting }) => waiting || !binned.has(id))
+    .map(({ id, plan, totals, touched, version, waiting }) => ({
+      id,
+      name: plan.job.name,
+      address: plan.job.address,
+      units: plan.job.units,
+      ...(totals ?? { rooms: Object.keys(plan.rooms).length, area: 0, rough: true }),
+      picture: totals?.picture ?? null,
+      touched,
+      version: Math.max(1, version),
+      state: 'measuring' as const,
+      waiting: waiting === 1,
+    }));
 }
 
 /** Something is here that the server has not got yet. */

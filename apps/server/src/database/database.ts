@@ -9,6 +9,7 @@ import { KeptTypes1795600000000 } from './migrations/1795600000000-kept-types';
 import { Pictures1795700000000 } from './migrations/1795700000000-pictures';
 import { Changes1795901000000 } from './migrations/1795901000000-changes';
 import { Standing1796000000000 } from './migrations/1796000000000-standing';
+import { Thumbnails1796100000000 } from './migrations/1796100000000-thumbnails';
 
 /** A connection to the database at `url`, with tables brought up to date. Servers that start together wait for each other. */
 export async function openDatabase(url: string): Promise<DataSource> {
@@ -22,6 +23,7 @@ export async function openDatabase(url: string): Promise<DataSource> {
       Pictures1795700000000,
       Changes1795901000000,
       Standing1796000000000,
+      Thumbnails1796100000000,
     ],
     poolSize: 10,
   });

@@ -15,6 +15,8 @@ import {
   pictureId,
   pictureQuerySchema,
   pictureSchema,
+  historyQuerySchema,
+  historySchema,
   revisionListSchema,
   storedPlanSchema,
   takenInSchema,
@@ -135,6 +137,17 @@ export function openApiDocument() {
     summary: 'List saved revisions',
     request: { params },
     responses: { 200: json(revisionListSchema, 'Newest first'), 404: failure('No such job') },
+  });
+  registry.registerPath({
+    method: 'get',
+    path: '/api/jobs/{id}/history',
+    summary: 'List saved revisions with what each changed, in words',
+    request: { params, query: historyQuerySchema },
+    responses: {
+      200: json(historySchema, 'A page, newest first'),
+      400: failure('Not as agreed'),
+      404: failure('No such job'),
+    },
   });
   registry.registerPath({
     method: 'get',

@@ -1,3 +1,4 @@
+import type { Thumbnail } from '@velvet-tape/contract/list';
 import type { Plan, PlanPatch } from '@velvet-tape/core';
 import { Column, CreateDateColumn, Entity, ForeignKey, Index, PrimaryColumn } from 'typeorm';
 import { Workspace } from '../workspaces/workspace.entity';
@@ -54,6 +55,10 @@ export class Job {
   @Index('jobs_binned_idx', { where: 'binned IS NOT NULL' })
   @Column({ type: 'timestamptz', nullable: true })
   binned: Date | null;
+
+  /** Of its newest plan, as small as it goes with a line of the list. */
+  @Column({ type: 'jsonb', nullable: true })
+  picture: Thumbnail | null;
 
   @CreateDateColumn({ type: 'timestamptz' })
   created: Date;

@@ -5,6 +5,7 @@ import {
   jobId,
   jobListQuerySchema,
   nameRevisionSchema,
+  historyQuerySchema,
   revisionNumber,
   standingSchema,
 } from '@velvet-tape/contract';
@@ -57,6 +58,9 @@ export function jobsRoutes(jobs: JobsService, files: JobFiles): Router {
   });
   router.get('/:id/revisions', async (request, response) => {
     response.json({ revisions: await jobs.revisions(idOf(request.params)) });
+  });
+  router.get('/:id/history', async (request, response) => {
+    response.json(await jobs.history(idOf(request.params), validated(historyQuerySchema, { ...request.query })));
   });
   router.get('/:id/revisions/:version', async (request, response) => {
     const version = validated(revisionNumber, request.params.version);

@@ -2,6 +2,8 @@ import { randomUUID } from 'node:crypto';
 import {
   type ChangedFrom,
   DAYS_IN_BIN,
+  type History,
+  type HistoryQuery,
   JOB_STATES,
   type JobList,
   type JobListQuery,
@@ -70,6 +72,7 @@ export class JobsService {
         touched: job.touched.toISOString(),
         version: job.version,
         state: JOB_STATES.find((state) => state === job.state) ?? 'measuring',
+        picture: job.picture,
       })),
       next: !goesOn ? null : order === 'name' ? `${last.id} ${last.name}` : `${last.touched.toISOString()} ${last.id}`,
       binned: after === undefined ? await this.binned() : [],
@@ -112,6 +115,26 @@ export class JobsService {
       .getRepository(Revision)
       .find({ where: { jobId: id }, select: { version: true, touched: true, name: true }, order: { version: 'DESC' } });
     return rows.map(({ version, touched, name }) => ({ version, name, touched: touched.toISOString() }));
+  }
+
+  /** A page of how the job came to be what it is, the newest first, with what each step changed. */
+  async history(id: string, { before, limit }: HistoryQuery): Promise<History> {
+    const { version } = await this.job(id);
+    const rows = await this.revisionsOf.before(id, before === undefined ? version : before - 1, limit + 1);
+    const shown = rows.slice(0, limit);
+    const oldest = shown.at(-1);
+    if (!oldest) return { revisions: [], next: null };
+    const steps = await this.revisionsOf.between(id, oldest.version, shown[0]!.version);
+    const words = await this.work.run(id, 'tellRevisions', steps);
+    return {
+      revisions: shown.map(({ version, touched, name }) => ({
+        version,
+        name,
+        touched: touched.toISOString(),
+        words: words[version] ?? '',
+      })),
+      next: rows.length > limit ? oldest.version : null,
+    };
   }
 
   /** A revision, brought up to this version of the document, as the JSON text of a `StoredPlan`. */

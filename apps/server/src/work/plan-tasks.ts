@@ -3,6 +3,7 @@ import {
   type Plan,
   type PlanRead,
   changeBetween,
+  changeInWords,
   isNothing,
   jobTotals,
   mergePlans,
@@ -12,6 +13,7 @@ import {
   repairPlan,
   withPatch,
 } from '@velvet-tape/core';
+import { type Thumbnail, thumbnail } from '@velvet-tape/formats';
 import { LRUCache } from 'lru-cache';
 import { readAsAgreed } from '../http/as-agreed';
 import { SEND_WHOLE } from './refusals';
@@ -33,6 +35,7 @@ export interface Columns {
   readonly area: number;
   readonly rough: boolean;
   readonly schemaVersion: number;
+  readonly picture: Thumbnail | null;
 }
 
 export interface Refused {
@@ -124,6 +127,40 @@ export function openPlan(ref: PlanRef): { ok: true; whole: string } | Refused | 
     : { ok: false, code: 'bad-plan', message: read.reason };
 }
 
+/** A revision as it is stored: whole, or as what it changed in the one before. */
+export interface StoredStep {
+  readonly version: number;
+  readonly whole: string | null;
+  readonly patch: string | null;
+}
+
+/** What each of these changed, in words, by its version; of one that can't be read, nothing. */
+export function tellRevisions(steps: readonly StoredStep[]): Readonly<Record<number, string>> {
+  const words: Record<number, string> = {};
+  let last: Plan | null = null;
+  for (const { version, whole, patch } of steps) {
+    const plan = stepped(last, whole, patch);
+    if (version === 1) words[version] = 'The job was begun';
+    else if (last && plan) words[version] = changeInWords(changeBetween(last, plan));
+    last = plan;
+  }
+  return words;
+}
+
+function stepped(last: Plan | null, whole: string | null, patch: string | null): Plan | null {
+  if (whole !== null) {
+    const read = readPlan(JSON.parse(whole));
+    return read.ok ? read.plan : null;
+  }
+  return last && patch !== null ? withPatch(last, JSON.parse(patch)) : null;
+}
+
+/** A plan as its job's line in the list shows it, from what is stored; null where it can't be read. */
+export function pictureOf(stored: Stored): Thumbnail | null {
+  const read = readPlan(madeOf(stored));
+  return read.ok ? thumbnail(read.plan) : null;
+}
+
 /**
  * The plan of a version put together as it is stored: of the version of the document it was stored in, so that changes stored after it still fit. Whether
  * it can be read is for whoever reads it.
@@ -146,7 +183,7 @@ function planOf({ key, stored }: PlanRef): PlanRead {
 
 function judged(plan: Plan, overruled: readonly string[] = []): Judged {
   const { name, address, units } = plan.job;
-  const columns = { name, address, units, ...jobTotals(plan), schemaVersion: plan.schema };
+  const columns = { name, address, units, ...jobTotals(plan), schemaVersion: plan.schema, picture: thumbnail(plan) };
   return { ok: true, columns, overruled, nothing: false, whole: null, patch: null };
 }
 

@@ -107,6 +107,6 @@ interface Thread {
 }
 
 /** Tasks after which nothing is kept: what can't be done now can be asked for again. */
-const READING: ReadonlySet<string> = new Set<TaskName>(['openPlan', 'packJob']);
+const READING: ReadonlySet<string> = new Set<TaskName>(['openPlan', 'packJob', 'tellRevisions']);
 
 const busy = () => new HttpError(503, 'busy', 'The server is busy. Try again in a moment.');

@@ -1,3 +1,4 @@
+export { changeInWords } from './change-in-words';
 export * from './merge';
 export * from './patch';
 export { shortened, unkeepable } from './plain-data';

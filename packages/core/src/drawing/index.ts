@@ -6,4 +6,5 @@ export { lineAlong } from './opening-signs';
 export * from './marks';
 export * from './painter';
 export * from './pictures';
+export { smallPicture } from './small-picture';
 export * from './styles';

@@ -71,6 +71,11 @@ export class Survey {
     return part && quantity ? Math.sqrt(part.normal.variance(linearised(quantity, part.x))) : null;
   }
 
+  /** The same of the length of a straight wall, of a bow that of the line across it. */
+  faceDeviation({ bulge, from, to }: { readonly bulge: number; readonly from: Id; readonly to: Id }): number | null {
+    return this.deviation({ kind: bulge === 0 ? 'length' : 'chord', face: 'inside', from, to, via: [] });
+  }
+
   /**
    * Standard deviation of the area of a room with these faces, mm²; null where nothing was read. What stands free inside it is known
    * apart from it: the variances add.

@@ -11,6 +11,7 @@ import { SyncTrouble } from '../../ui/SyncTrouble';
 import { goToFloor } from './commands';
 import { downloadRooms, downloadSvg } from './downloads';
 import { downloadJob } from './job-file';
+import { PartsBar } from './parts/PartsBar';
 import { planActions } from './plan-slice';
 import { syncEngine } from './session';
 
@@ -90,6 +91,7 @@ export function Header({ wide }: { wide: boolean }) {
           </Pressable>
         </View>
       </View>
+      {wide && <PartsBar wide />}
       <FloorMenu plan={plan} floor={floor} />
       <IconButton
         icon="undo"
@@ -127,11 +129,6 @@ export function Header({ wide }: { wide: boolean }) {
                   onPress: () => void dispatch(downloadJob(jobId, plan.job.name)),
                 },
               ]),
-          {
-            title: 'Doors and windows',
-            icon: 'door',
-            onPress: () => dispatch(planActions.listed('openings')),
-          },
         ]}
       />
     </View>

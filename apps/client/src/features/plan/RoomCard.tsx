@@ -3,26 +3,24 @@ import {
   closesWithin,
   formatArea,
   formatLength,
-  finenessOf,
   formatSize,
   formatVolume,
-  lengthToSay,
   misclosuresIn,
   misclosuresOn,
   roughly,
 } from '@velvet-tape/core';
-import { memo, useState } from 'react';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
-import { goToFace, goToWall } from './commands';
+import { goToWall } from './commands';
 import { NamePrompt } from './NamePrompt';
 import { WhatNext } from './readings/WhatNext';
 import { LARGE } from './readings/use-misclosures';
 import { selectFloor, selectRoom } from './selectors';
 
-/** The selected room: its name, its figures, and its walls to go round. */
+/** The selected room: its name, its figures, and the way round its walls, unless those stand beside it. */
 export function RoomCard({ walls = false }: { walls?: boolean }) {
   const room = useAppSelector(selectRoom);
   if (!room) return null;
@@ -86,63 +84,9 @@ function Card({ room, walls }: { room: DerivedRoom; walls: boolean }) {
         </Button>
       )}
       {floor && floor.readings.length > 0 && <WhatNext floor={floor} room={room} />}
-      {walls && <Walls room={room} />}
     </View>
   );
 }
-
-/** The walls of the room in order, for choosing one without a pointer. */
-function Walls({ room }: { room: DerivedRoom }) {
-  const units = useAppSelector((state) => state.plan.plan!.job.units);
-  const selection = useAppSelector((state) => state.plan.selection);
-  return (
-    <View accessibilityLabel="Walls of the room">
-      {room.faces.map((face, i) => {
-        const rough = face.provenance === 'rough';
-        const length = roughly(rough, formatLength(lengthToSay(face), units, finenessOf(face.provenance)));
-        const openings = face.openings.map((o) => o.opening.kind).join(', ');
-        const chalk = face.halves[0]!.wall.kind === 'chalk';
-        return (
-          <WallButton
-            key={face.key}
-            face={face.key}
-            says={`${chalk ? 'Chalk line' : 'Wall'} ${i + 1}: ${length}, ${face.provenance}`}
-            text={`${i + 1}   ${length} · ${chalk ? 'chalk line' : face.provenance}${openings && ` · ${openings}`}`}
-            on={selection.kind === 'wall' && selection.face === face.key}
-          />
-        );
-      })}
-    </View>
-  );
-}
-
-/** One wall of the list; painted again only when its words change. */
-const WallButton = memo(function WallButton({
-  face,
-  says,
-  text,
-  on,
-}: {
-  face: string;
-  says: string;
-  text: string;
-  on: boolean;
-}) {
-  const dispatch = useAppDispatch();
-  const colours = useColours();
-  return (
-    <Button
-      mode={on ? 'contained-tonal' : 'text'}
-      textColor={on ? '#211524' : colours.ink}
-      contentStyle={styles.wall}
-      labelStyle={styles.wallLabel}
-      onPress={() => dispatch(goToFace(face))}
-      accessibilityLabel={says}
-    >
-      {text}
-    </Button>
-  );
-});
 
 const styles = StyleSheet.create({
   card: { paddingHorizontal: 14, paddingVertical: 8, gap: 8 },
@@ -153,6 +97,4 @@ const styles = StyleSheet.create({
   label: { fontSize: 13 },
   value: { fontFamily: FONTS.strong, fontSize: 18, fontVariant: ['tabular-nums'] },
   tall: { minHeight: TOUCH },
-  wall: { minHeight: 40, justifyContent: 'flex-start' },
-  wallLabel: { fontVariant: ['tabular-nums'], fontSize: 15 },
 });

@@ -148,8 +148,9 @@ export const pushPart: Command = (dispatch) => {
 
 /** One step back: what is typed, then the field, then what is selected, then the tool. */
 export const backOut: Command = (dispatch, getState) => {
-  const { pad, selection, tool, naming, proposal } = getState().plan;
+  const { pad, selection, tool, naming, proposal, listing } = getState().plan;
   if (pad.text !== '') dispatch(planActions.typed(''));
+  else if (listing) dispatch(planActions.listed(null));
   else if (proposal) dispatch(escapeFrom(proposal, tool));
   else if (getState().plan.panel) dispatch(planActions.panelShown(null));
   else if (getState().plan.readingAlong) dispatch(planActions.readAlong(null));

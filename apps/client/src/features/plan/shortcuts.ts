@@ -29,8 +29,10 @@ export function useShortcuts(): void {
       const action = shortcut(event, pad.field !== null && types.test(event.key));
       if (!action) return;
       // Enter and space on a focused button press the button, unless a length is being typed
-      const onButton = target?.getAttribute('role') === 'button' || target?.tagName === 'BUTTON';
+      const onButton = target?.closest?.(PRESSED_BY_KEYS);
       if (onButton && (event.key === ' ' || event.key === 'Enter') && pad.text === '') return;
+      // the arrows move the edge of a panel, or go through a menu
+      if (target?.closest?.('[role=separator], [role=menu]') && ARROWS.has(event.key)) return;
       event.preventDefault();
       event.stopPropagation();
       action();
@@ -80,6 +82,8 @@ export function useShortcuts(): void {
           dispatch(viewActions.crosshairShown(DRAWS_FROM_KEYS.includes(taken)));
         };
       switch (key.toLowerCase()) {
+        case '?':
+          return () => dispatch(planActions.listed(store.getState().plan.listing === 'keys' ? null : 'keys'));
         case 'z':
           return () => dispatch(planActions.choicesMade({ free: !store.getState().plan.choices.free }));
         case 'f':
@@ -124,6 +128,12 @@ const ARROWS = new Map(
   }),
 );
 
+/** What Enter and space press when it has the focus. */
+const PRESSED_BY_KEYS = ['button', 'menuitem', 'tab', 'link', 'radio', 'switch']
+  .map((role) => `[role=${role}]`)
+  .concat('button', 'a')
+  .join();
+
 /** Tools that draw without a pointer: Enter begins, arrows and lengths go on. */
 const DRAWS_FROM_KEYS: readonly ToolName[] = ['box', 'corners', 'shape'];
 
@@ -143,4 +153,8 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['H / S', 'flip hinge, swing'],
   ['+ − F', 'zoom, fit'],
   ['Esc', 'one step back'],
+  ['Ctrl Z / Y', 'undo, redo'],
+  ['Right button', 'what a finger that rests does: takes hold of the wall under it, parts the chosen one'],
+  ['Wheel', 'zoom; pressed: moves the sheet'],
+  ['?', 'these keys'],
 ];

@@ -88,7 +88,8 @@ export function useSheetInput(host: React.RefObject<View | null>): void {
     const input = new SheetInput({
       down: (px, event) => {
         dispatch(viewActions.crosshairShown(false));
-        pressedAt = performance.now();
+        // the other button of a mouse means what a finger that rests means
+        pressedAt = event.button === 2 ? -Infinity : performance.now();
         tool().down(pointer(px, event));
         // a mark is set where the finger is put down
         if (getState().plan.proposal?.kind === 'marks') finger(px, event);
@@ -142,23 +143,44 @@ export function useSheetInput(host: React.RefObject<View | null>): void {
       );
     });
 
+    // the wheel pressed: the sheet goes with the mouse
+    let panned: Point | null = null;
     const stop = listenToPointers(element, {
       down: (px, event) => {
-        if (event.button > 0 || !selectFloor(getState())) return;
+        if (event.button === 1) {
+          event.preventDefault();
+          element.setPointerCapture(event.pointerId);
+          panned = px;
+          return;
+        }
+        if (event.button > 2 || !selectFloor(getState())) return;
         (document.activeElement as HTMLElement | null)?.blur?.();
         element.setPointerCapture(event.pointerId);
         input.pressed(px, event);
       },
-      move: (px, event) => input.moved(px, event),
-      up: (px, event) => input.released(px, event),
-      lost: (event) => input.lost(event),
+      move: (px, event) => {
+        if (panned) dispatch(viewActions.panned({ x: px.x - panned.x, y: px.y - panned.y }));
+        if (panned) panned = px;
+        else input.moved(px, event);
+      },
+      up: (px, event) => {
+        if (event.button === 1) panned = null;
+        else input.released(px, event);
+      },
+      lost: (event) => {
+        panned = null;
+        input.lost(event);
+      },
     });
+    const noMenu = (event: Event) => event.preventDefault();
+    element.addEventListener('contextmenu', noMenu);
     element.addEventListener('wheel', wheel, { passive: false });
     globalThis.addEventListener('keydown', escape, true);
     sizes.observe(element);
     return () => {
       stop();
       element.removeEventListener('wheel', wheel);
+      element.removeEventListener('contextmenu', noMenu);
       globalThis.removeEventListener('keydown', escape, true);
       sizes.disconnect();
     };

@@ -270,7 +270,7 @@ const tapedWords = ({ faces }: DerivedRoom, floor: DerivedFloor): string =>
 /** How well the length of a wall is known: “± 4 mm”; nothing while it is rough. */
 function sureWords({ from, to, bulge, provenance }: WallFace, { survey, plan }: DerivedFloor): string {
   if (provenance === 'rough') return '';
-  const deviation = survey.deviation({ kind: bulge === 0 ? 'length' : 'chord', face: 'inside', from, to, via: [] });
+  const deviation = survey.faceDeviation({ bulge, from, to });
   if (deviation === null) return '';
   return plan.job.units === 'metric'
     ? `± ${Math.max(1, Math.round(deviation))} mm`

@@ -44,6 +44,7 @@ export function WideToolbar() {
         ))}
         <Magnet wide />
         <Fit wide />
+        <AskKeys />
       </View>
     </View>
   );
@@ -178,6 +179,18 @@ function Fit({ wide = false }: { wide?: boolean }) {
       icon="fit-to-screen-outline"
       accessibilityLabel={wide ? 'Fit (F)' : 'Fit'}
       onPress={() => dispatch(fitAll)}
+      style={styles.icon}
+    />
+  );
+}
+
+function AskKeys() {
+  const dispatch = useAppDispatch();
+  return (
+    <IconButton
+      icon="keyboard-outline"
+      accessibilityLabel="Keys (?)"
+      onPress={() => dispatch(planActions.listed('keys'))}
       style={styles.icon}
     />
   );

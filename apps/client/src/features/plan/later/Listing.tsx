@@ -1,8 +1,8 @@
 import { type LazyExoticComponent, type ReactElement, lazy } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { StyleSheet, View, useWindowDimensions } from 'react-native';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { Part } from '../../../ui/Part';
-import { useColours } from '../../../ui/theme';
+import { TOUCH, WIDE, useColours } from '../../../ui/theme';
 import { planActions } from '../plan-slice';
 import type { PlanState } from '../plan-state';
 import { selectFloor } from '../selectors';
@@ -13,6 +13,8 @@ type ListName = Exclude<PlanState['listing'], null | 'details'>;
 /** The lists that are laid over the sheet, each in a piece of its own that comes when it is wanted. */
 const LISTS: Record<ListName, LazyExoticComponent<(props: { floor: DerivedFloor }) => ReactElement>> = {
   readings: lazy(() => import('../readings/ReadingsList')),
+  history: lazy(() => import('../history/HistoryList')),
+  keys: lazy(() => import('../desk/Keys')),
   openings: lazy(() => import('../schedule/ScheduleList')),
 };
 
@@ -20,12 +22,15 @@ const LISTS: Record<ListName, LazyExoticComponent<(props: { floor: DerivedFloor 
 export function Listing() {
   const dispatch = useAppDispatch();
   const colours = useColours();
+  const wide = useWindowDimensions().width >= WIDE;
   const listing = useAppSelector((state) => state.plan.listing);
   const floor = useAppSelector(selectFloor);
   if (listing === null || listing === 'details' || !floor) return null;
   const List = LISTS[listing];
   return (
-    <View style={[styles.panel, { backgroundColor: colours.chalk, borderColor: colours.brassDeep }]}>
+    <View
+      style={[styles.panel, !wide && styles.under, { backgroundColor: colours.chalk, borderColor: colours.brassDeep }]}
+    >
       <Part key={listing} back={{ label: 'Back to the plan', now: () => dispatch(planActions.listed(null)) }}>
         <List floor={floor} />
       </Part>
@@ -44,4 +49,6 @@ const styles = StyleSheet.create({
     borderLeftWidth: 2,
     zIndex: 3,
   },
+  /** The parts of the job stay in view over it. */
+  under: { paddingTop: TOUCH + 1 },
 });

@@ -1,24 +1,61 @@
 /** What the parts that come later take of the plan: see `lent.ts`. */
 export {
   GLAZING_RULES,
-  LONGEST_NOTE,
+  changeBetween,
+  changeInWords,
+  finenessOf,
   formatArea,
   formatLength,
+  formatSize,
   glazingByRoom,
+  jobTotals,
+  lengthToSay,
   openingSchedule,
   orderedSchedule,
   readingLines,
+  roughly,
   scheduleTotals,
   valueInWords,
 } from '@velvet-tape/core';
+export { PICTURES, pickFiles } from '../../../pictures/pick';
+export { fetchHistory, fetchRevision, nameRevision } from '../../../sync/api';
 export { useAppDispatch, useAppSelector } from '../../../store/store';
 export { DropMenu } from '../../../ui/DropMenu';
-export { NoteField } from '../NoteField';
+export { Calm } from '../Calm';
+export { SideTiles, useSides } from '../chosen/parts';
+export { goToFace, takeTool } from '../commands';
 export { downloadOpenings, downloadReadings, downloadWorkbook } from '../downloads';
 export { edit } from '../edit';
+export { FloorPicture } from '../FloorPicture';
+export { FieldBar } from '../foot/FieldBar';
+export { NumberPad } from '../foot/NumberPad';
+export { SideTabs } from '../foot/SideTabs';
+export { WideToolbar } from '../foot/Toolbar';
+export { Header } from '../Header';
+export { bringBack } from '../history/commands';
+export { Naming } from '../NamePrompt';
+export { NoteField } from '../NoteField';
+export { Notice } from '../Notice';
+export { OpenEnds } from '../OpenEnds';
+export { OpeningWords } from '../openings/OpeningWords';
 export { useChecks } from '../openings/use-checks';
+export { EmptySheet, PlanCanvas } from '../PlanCanvas';
 export { planActions } from '../plan-slice';
 export { hold, takeAgain } from '../readings/commands';
+export { Contradiction } from '../readings/Contradiction';
 export { useMisclosures } from '../readings/use-misclosures';
+export { RoomCard } from '../RoomCard';
 export { goToOpening, goToRoom } from '../schedule/commands';
-export { selectFloor, selectRoom } from '../selectors';
+export { selectFloor, selectRoom, selectShownFloor, selectShownRooms } from '../selectors';
+export { KEYS } from '../shortcuts';
+export { CalmStrip } from '../strip/CalmStrip';
+export { TOOL_WORDS } from '../tool-names';
+export { bringIn, chooseUnderlay } from '../underlay/commands';
+export { MarksWords } from '../underlay/MarksBar';
+export { selectUnderlays } from '../underlay/selectors';
+export { UnderlayPanel, UnderlayRow } from '../underlay/UnderlayPanel';
+export { WorkBar } from '../underlay/WorkBar';
+export { WalkClosing } from '../walk/WalkClosing';
+export { WalkList } from '../walk/WalkList';
+export { ZoomButtons } from '../ZoomButtons';
+export { Listing } from './Listing';

@@ -1,10 +1,19 @@
-import { type OpeningSpec, formatLength, traySpecs, typeName, usualSpecs } from '@velvet-tape/core';
+import {
+  type OpeningKind,
+  type OpeningSpec,
+  formatLength,
+  kindOfForm,
+  traySpecs,
+  typeName,
+  usualSpecs,
+} from '@velvet-tape/core';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { useStore } from 'react-redux';
 import { randomSeed } from '../../../store/seed';
 import { type RootState, useAppDispatch, useAppSelector } from '../../../store/store';
+import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { TOUCH, useColours } from '../../../ui/theme';
 import { preview } from '../edit';
 import { type DropSpot, listenToDragOut } from './drop-targets';
@@ -12,39 +21,71 @@ import { addSpec, placeSpec, placing } from './commands';
 import { FormSign } from './FormSign';
 import { forgetKept, useKeptTypes } from './kept-types';
 
-/** Every form there is, by its sign. A tap puts one into the widest gap of the wall; dragged out, it goes where it is let go of. */
+/**
+ * Every form there is, by its sign, all of a group in view. A tap puts one into the widest gap of the wall; dragged out, it goes where it is let go of.
+ */
 export function KindTray() {
   const colours = useColours();
   const units = useAppSelector((state) => state.plan.plan!.job.units);
-  const [chosen, setChosen] = useState('hinged door');
   const kept = useKeptTypes();
+  const [group, setGroup] = useState<Group>('door');
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [all, setAll] = useState(false);
   const offered = useMemo(() => traySpecs(units), [units]);
-  const sizes = useMemo(() => {
-    const { spec } = offered.find(({ name }) => name === chosen)!;
-    return usualSpecs(spec.form, units).map(({ width, height, sill }) => ({ ...spec, width, height, sill }));
-  }, [chosen, offered, units]);
+  const forms = offered.filter(({ spec }) => kindOfForm(spec.form) === group);
+  const first = forms.find(({ name }) => name === chosen) ?? forms[0];
+  const sizes = first
+    ? usualSpecs(first.spec.form, units).map(({ width, height, sill }) => ({ ...first.spec, width, height, sill }))
+    : [];
+  const take = useCallback((name: string) => {
+    setChosen(name);
+    setAll(false);
+  }, []);
+  const groups = GROUPS.filter(([name]) => name !== 'kept' || kept.length > 0);
   return (
     <View style={[styles.tray, { backgroundColor: colours.linen }]} testID="kind-tray">
-      <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.bar}>
-        {kept.map(({ id, name, spec }) => (
-          <SizeChip key={id} spec={spec} text={typeName({ ...spec, name }, units)} kept={id} />
+      <View style={styles.bar} role="group" accessibilityLabel="Which kinds">
+        {groups.map(([name, label]) => (
+          <BarButton key={name} label={label} chosen={group === name} onPress={() => setGroup(name)} />
         ))}
-        {sizes.map((spec) => (
-          <SizeChip
-            key={`${spec.width} ${spec.height}`}
-            spec={spec}
-            text={`${formatLength(spec.width, units)} × ${formatLength(spec.height, units)}`}
-          />
-        ))}
-      </ScrollView>
-      <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.forms}>
-        {offered.map(({ name, spec }) => (
-          <FormTile key={name} name={name} spec={spec} chosen={name === chosen} take={setChosen} />
-        ))}
-      </ScrollView>
+      </View>
+      {group !== 'kept' && (
+        <View style={styles.forms}>
+          {forms.map(({ name, spec }) => (
+            <FormTile key={name} name={name} spec={spec} chosen={name === first?.name} take={take} />
+          ))}
+        </View>
+      )}
+      <View style={styles.bar}>
+        {group === 'kept'
+          ? kept.map(({ id, name, spec }) => (
+              <SizeChip key={id} spec={spec} text={typeName({ ...spec, name }, units)} kept={id} />
+            ))
+          : (all ? sizes : sizes.slice(0, FIRST_SIZES)).map((spec) => (
+              <SizeChip
+                key={`${spec.width} ${spec.height}`}
+                spec={spec}
+                text={`${formatLength(spec.width, units)} × ${formatLength(spec.height, units)}`}
+              />
+            ))}
+        {group !== 'kept' && !all && sizes.length > FIRST_SIZES && (
+          <BarIcon icon="dots-horizontal" says={`More sizes of ${first!.name}`} onPress={() => setAll(true)} />
+        )}
+      </View>
     </View>
   );
 }
+
+/** The others are a tap away, so that the plan stays in view. */
+const FIRST_SIZES = 3;
+
+type Group = OpeningKind | 'kept';
+const GROUPS: readonly (readonly [Group, string])[] = [
+  ['door', 'Doors'],
+  ['window', 'Windows'],
+  ['opening', 'Openings'],
+  ['kept', 'Kept'],
+];
 
 /** A usual size, or a kept type, which a long press forgets. */
 function SizeChip({ spec, text, kept }: { spec: OpeningSpec; text: string; kept?: string }) {
@@ -58,7 +99,9 @@ function SizeChip({ spec, text, kept }: { spec: OpeningSpec; text: string; kept?
       {...(kept && { onLongPress: () => dispatch(forgetKept(kept)), accessibilityHint: 'Press long to forget it' })}
       style={[styles.chip, { borderColor: colours.brassDeep, backgroundColor: colours.chalk }]}
     >
-      <Text style={{ color: colours.ink, fontVariant: ['tabular-nums'] }}>{kept ? `★ ${text}` : text}</Text>
+      <Text style={{ color: colours.ink, fontSize: 14, fontVariant: ['tabular-nums'] }}>
+        {kept ? `★ ${text}` : text.replace(/ m(?= )/, '')}
+      </Text>
     </Pressable>
   );
 }
@@ -91,7 +134,7 @@ function FormTile({
         { borderColor: chosen ? colours.brassDeep : colours.linenDeep, backgroundColor: colours.chalk },
       ]}
     >
-      <FormSign spec={spec} size={52} />
+      <FormSign spec={spec} size={44} />
       <Text style={[styles.name, { color: colours.ink }]} numberOfLines={2}>
         {name}
       </Text>
@@ -122,18 +165,28 @@ function useDragOut(host: React.RefObject<View | null>, spec: OpeningSpec, take:
 }
 
 const styles = StyleSheet.create({
-  tray: { height: 262 },
-  bar: { paddingHorizontal: 8, paddingVertical: 6, gap: 6, alignItems: 'center' },
-  chip: { minHeight: TOUCH, paddingHorizontal: 12, borderRadius: 8, borderWidth: 1.5, justifyContent: 'center' },
-  forms: { height: 196, flexDirection: 'column', flexWrap: 'wrap', gap: 6, paddingHorizontal: 8 },
+  tray: { gap: 6, padding: 6 },
+  bar: { flexDirection: 'row', flexWrap: 'wrap', gap: 6 },
+  chip: {
+    flexGrow: 1,
+    minHeight: TOUCH,
+    paddingHorizontal: 4,
+    borderRadius: 8,
+    borderWidth: 1.5,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+  forms: { flexDirection: 'row', flexWrap: 'wrap', gap: 6 },
   tile: {
-    width: 86,
-    height: 94,
+    flexBasis: '22%',
+    flexGrow: 1,
+    maxWidth: '25%',
+    minHeight: 80,
     borderRadius: 8,
     borderWidth: 2,
     alignItems: 'center',
-    paddingVertical: 4,
+    paddingVertical: 2,
     paddingHorizontal: 2,
   },
-  name: { fontSize: 12, lineHeight: 14, textAlign: 'center' },
+  name: { fontSize: 12, lineHeight: 13, textAlign: 'center' },
 });

@@ -50,14 +50,14 @@ interface DragOut {
   dropped(spot: DropSpot | null): void;
 }
 
-/** Listens to what is dragged out of an element that scrolls sideways, onto what it can be let go of on. Returns what stops it. */
+/** Listens to what is dragged out of an element, onto what it can be let go of on. Returns what stops it. */
 export function listenToDragOut(element: HTMLElement, on: DragOut): () => void {
   const stop = new AbortController();
   const { signal } = stop;
   let from: Point | null = null;
   let moved = false;
   let dragged = false;
-  element.style.touchAction = 'pan-x';
+  element.style.touchAction = 'none';
   const at = (event: PointerEvent): Point => ({ x: event.clientX, y: event.clientY });
   const end = (spot: DropSpot | null) => {
     if (moved) on.dropped(spot);

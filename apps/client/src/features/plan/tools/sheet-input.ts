@@ -17,6 +17,8 @@ export interface PointerLike {
   readonly pointerType: string;
   readonly altKey: boolean;
   readonly shiftKey: boolean;
+  /** Which one of a mouse: 0 the first, 2 the other. */
+  readonly button: number;
 }
 
 /** Keeps track of the pointers that are down. A second finger cancels what the first was doing. */

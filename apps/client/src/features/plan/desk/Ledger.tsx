@@ -1,17 +1,13 @@
-import { formatArea, roughly } from '@velvet-tape/core';
 import { memo } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { useAppDispatch, useAppSelector } from '../../store/store';
-import { PICTURES, pickFiles } from '../../pictures/pick';
-import { BarButton } from '../../ui/BarButton';
-import { FONTS, TOUCH, useColours } from '../../ui/theme';
-import { takeTool } from './commands';
-import { UnderlayRow } from './underlay/UnderlayPanel';
-import { bringIn, chooseUnderlay } from './underlay/commands';
-import { selectUnderlays } from './underlay/selectors';
-import { planActions } from './plan-slice';
-import { selectRoom, selectShownFloor, selectShownRooms } from './selectors';
+import { BarButton } from '../../../ui/BarButton';
+import { FONTS, TOUCH, useColours } from '../../../ui/theme';
+import { lent } from '../later/lent';
+
+const { PICTURES, UnderlayRow, bringIn, chooseUnderlay, formatArea, pickFiles, planActions, roughly, selectRoom } =
+  lent();
+const { selectShownFloor, selectShownRooms, selectUnderlays, takeTool, useAppDispatch, useAppSelector } = lent();
 
 /** The rooms with their areas, live while something is dragged, and the total. */
 export function Ledger() {
@@ -33,7 +29,7 @@ export function Ledger() {
       contentContainerStyle={styles.ledger}
       accessibilityLabel="Ledger of rooms"
     >
-      <Text style={[styles.floor, { color: colours.ink }]}>{floor.name}</Text>
+      <Text style={[styles.floor, styles.beside, { color: colours.ink }]}>{floor.name}</Text>
       {rooms.map((room) => (
         <Row
           key={room.room.id}
@@ -90,6 +86,8 @@ const styles = StyleSheet.create({
   ledger: { padding: 14 },
   floor: { fontFamily: FONTS.serif, fontSize: 20, marginBottom: 8 },
   head: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', marginTop: 16 },
+  /** The sign that folds the panel away stands beside it. */
+  beside: { marginRight: 44 },
   under: { marginBottom: 0, fontSize: 17 },
   row: {
     minHeight: TOUCH,

@@ -1,19 +1,12 @@
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton } from '../../../ui/BarButton';
 import { useCoarse } from '../../../ui/use-coarse';
-import { SideTiles, useSides } from '../chosen/parts';
-import { Naming } from '../NamePrompt';
-import { OpeningWords } from '../openings/OpeningWords';
-import { planActions } from '../plan-slice';
-import { Contradiction } from '../readings/Contradiction';
-import { RoomCard } from '../RoomCard';
-import { MarksWords } from '../underlay/MarksBar';
-import { UnderlayPanel } from '../underlay/UnderlayPanel';
-import { WalkClosing } from '../walk/WalkClosing';
-import { FieldBar } from './FieldBar';
-import { NumberPad } from './NumberPad';
-import { SideTabs } from './SideTabs';
+import { lent } from '../later/lent';
+import { WallTable } from './WallTable';
+
+const { Contradiction, FieldBar, MarksWords, Naming, NumberPad, OpeningWords, RoomCard, SideTabs, SideTiles } = lent();
+const { UnderlayPanel, WalkClosing, planActions, selectFloor, selectRoom } = lent();
+const { useAppDispatch, useAppSelector, useSides } = lent();
 
 /** At the side of a wide screen: all about what is chosen or drawn. Figures are typed straight into their fields; the pad comes when it is asked for, or under fingers. */
 export function Inspector() {
@@ -37,8 +30,15 @@ export function Inspector() {
       {Own ? <Own /> : !drawn && sides.map((side) => <SideTiles key={side.label} side={side} />)}
       <UnderlayPanel />
       {!naming && <RoomCard walls />}
+      {!naming && <Walls />}
     </ScrollView>
   );
+}
+
+function Walls() {
+  const room = useAppSelector(selectRoom);
+  const floor = useAppSelector(selectFloor);
+  return room && floor && <WallTable room={room} floor={floor} />;
 }
 
 function Pad() {
@@ -56,6 +56,6 @@ function Pad() {
 }
 
 const styles = StyleSheet.create({
-  all: { paddingBottom: 12 },
+  all: { paddingTop: 44, paddingBottom: 12 },
   ask: { paddingHorizontal: 8, alignItems: 'flex-start' },
 });

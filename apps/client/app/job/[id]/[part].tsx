@@ -1,0 +1,2 @@
+/** A part of the job, over its plan: the layout shows it. */
+export default () => null;

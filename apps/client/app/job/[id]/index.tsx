@@ -1,0 +1,2 @@
+/** The plan itself: the layout shows it. */
+export default () => null;

@@ -1,0 +1,54 @@
+import { StyleSheet, View } from 'react-native';
+import { useColours } from '../../../ui/theme';
+import { lent } from '../later/lent';
+import { Inspector } from './Inspector';
+import { Ledger } from './Ledger';
+import { SidePanel } from './SidePanel';
+import { useFiles } from './use-files';
+
+const { Calm, CalmStrip, EmptySheet, Header, Listing, Notice, OpenEnds, PlanCanvas, WalkList, WideToolbar } = lent();
+const { WorkBar, ZoomButtons, useAppSelector, useSides } = lent();
+
+/** On a wide screen: ledger, sheet and inspector beside each other, as wide as one wants them. */
+export default function Desk() {
+  const colours = useColours();
+  const { strip } = useSides();
+  const resting = useAppSelector((state) => state.plan.proposal === null);
+  useFiles();
+  return (
+    <View style={[styles.fill, { backgroundColor: colours.chalk }]}>
+      <Header wide />
+      <View style={styles.columns}>
+        <SidePanel name="ledger" title="Ledger" side="left" usual={264}>
+          <Calm>
+            <Ledger />
+          </Calm>
+        </SidePanel>
+        <WalkList />
+        <View style={styles.fill}>
+          <View style={styles.fill}>
+            <PlanCanvas />
+            <EmptySheet />
+            <OpenEnds />
+            <ZoomButtons />
+            <WorkBar />
+            <Notice />
+            <Listing />
+          </View>
+          <WideToolbar />
+        </View>
+        <SidePanel name="inspector" title="Inspector" side="right" usual={340}>
+          <Calm>
+            <Inspector />
+          </Calm>
+        </SidePanel>
+      </View>
+      {strip && resting && <CalmStrip />}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  fill: { flex: 1, minHeight: 0, minWidth: 0 },
+  columns: { flex: 1, flexDirection: 'row', minHeight: 0 },
+});
