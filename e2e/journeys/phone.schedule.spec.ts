@@ -6,7 +6,10 @@ import { expect, test } from '../server';
 const schedule = (page: Page) => page.getByTestId('schedule');
 
 async function openSchedule(page: Page): Promise<void> {
-  await page.getByRole('tab', { name: 'Openings' }).tap();
+  const openings = page.getByRole('tab', { name: 'Openings' });
+  await openings.or(key(page, 'Done')).first().waitFor();
+  if (!(await openings.isVisible())) await key(page, 'Done').tap();
+  await openings.tap();
   await expect(schedule(page)).toBeVisible();
 }
 

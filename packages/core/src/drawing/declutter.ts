@@ -31,13 +31,14 @@ const overOneOf = onceFor((rings: readonly Ring[]): ((box: LetterBox) => boolean
 });
 
 /**
- * Leaves out what would be written over what is built (rings without arcs) or over something more important: it comes when it is looked at closer. Marks that belong together
+ * Leaves out what would be written over what is built (rings without arcs), under what is laid over the drawing, or over something more important: it comes when it is looked at closer. Marks that belong together
  * are left out together; those that stay are the same.
  */
 export function declutter<Part extends { readonly marks: readonly Mark[] }>(
   parts: readonly Part[],
   lettering: number,
   built: readonly Ring[],
+  over: readonly LetterBox[] = [],
 ): readonly Part[] {
   const units = new Map<string, TextMark[]>();
   for (const { marks } of parts) {
@@ -62,7 +63,7 @@ export function declutter<Part extends { readonly marks: readonly Mark[] }>(
   boxes.forEach((box, i) => {
     if (left.has(box.unit)) return;
     const { at, far, unit } = box;
-    if (overBuilt(box)) {
+    if (overBuilt(box) || over.some((each) => overlap(box, each))) {
       left.add(unit);
       return;
     }

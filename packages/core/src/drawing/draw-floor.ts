@@ -62,7 +62,8 @@ export function drawFloorInParts(derived: DerivedFloor, style: DrawingStyle): re
       openEnds.map((corner) => openEndMark(corner, style)),
     ),
   ];
-  return declutter(parts, style.lettering, builtOf(derived));
+  const over = (style.over ?? []).map((each) => boxOf(each, style.lettering));
+  return declutter(parts, style.lettering, builtOf(derived), over);
 }
 
 /** What nothing is written over: walls, and what stands in the rooms. */

@@ -89,4 +89,8 @@ export interface DrawingStyle {
   readonly units: Units;
   /** It is a part of a floor that is drawn: rooms too small for their names have no number, as there is no legend to them. */
   readonly part?: boolean;
+  /** What will be written over the drawing: it is left room for. */
+  readonly over?: readonly WrittenOver[];
 }
+
+export type WrittenOver = Pick<TextMark, 'role' | 'at' | 'text' | 'turn' | 'size'>;

@@ -1,12 +1,7 @@
-import {
-  EndType,
-  FillRule,
-  JoinType,
-  difference as clipDifference,
-  inflatePaths,
-  intersect as clipIntersect,
-  union as clipUnion,
-} from 'clipper2-ts';
+// its parts by name: the whole of it brings triangulation and much else that every phone would have to fetch
+import { ClipType, FillRule, PathType } from 'clipper2-ts/dist/Core.js';
+import { Clipper64 } from 'clipper2-ts/dist/Engine.js';
+import { ClipperOffset, EndType, JoinType } from 'clipper2-ts/dist/Offset.js';
 import { orient2d } from 'robust-predicates';
 import { type Ring, flattened, signedArea } from './polygon';
 
@@ -51,20 +46,32 @@ const isFlat = (a: GridPoint, b: GridPoint, c: GridPoint): boolean => orient2d(a
 const fromGrid = (paths: GridPoint[][]): Ring[] =>
   paths.map((path) => path.map((p) => ({ x: p.x / GRID, y: p.y / GRID })));
 
+function clipped(what: ClipType, subject: readonly Ring[], clip: readonly Ring[]): Ring[] {
+  const clipper = new Clipper64();
+  clipper.addPaths(toGrid(subject), PathType.Subject);
+  clipper.addPaths(toGrid(clip), PathType.Clip);
+  const paths: GridPoint[][] = [];
+  clipper.execute(what, FillRule.NonZero, paths);
+  return fromGrid(paths);
+}
+
 /** Everything covered by any of the rings. Outer rings come back clockwise (positive), holes negative. mm in, mm out. */
-export const union = (rings: readonly Ring[]): Ring[] => fromGrid(clipUnion(toGrid(rings), FillRule.NonZero));
+export const union = (rings: readonly Ring[]): Ring[] => clipped(ClipType.Union, rings, []);
 
 /** What the two sets of rings have in common. */
-export const intersection = (a: readonly Ring[], b: readonly Ring[]): Ring[] =>
-  fromGrid(clipIntersect(toGrid(a), toGrid(b), FillRule.NonZero));
+export const intersection = (a: readonly Ring[], b: readonly Ring[]): Ring[] => clipped(ClipType.Intersection, a, b);
 
 /** What is left of `a` when `b` is taken off. */
-export const difference = (a: readonly Ring[], b: readonly Ring[]): Ring[] =>
-  fromGrid(clipDifference(toGrid(a), toGrid(b), FillRule.NonZero));
+export const difference = (a: readonly Ring[], b: readonly Ring[]): Ring[] => clipped(ClipType.Difference, a, b);
 
 /** The rings drawn in by `by` mm on all sides; what is thinner than that is gone. */
-export const inset = (rings: readonly Ring[], by: number): Ring[] =>
-  fromGrid(inflatePaths(toGrid(rings), -by * GRID, JoinType.Miter, EndType.Polygon));
+export function inset(rings: readonly Ring[], by: number): Ring[] {
+  const offset = new ClipperOffset();
+  offset.addPaths(toGrid(rings), JoinType.Miter, EndType.Polygon);
+  const paths: GridPoint[][] = [];
+  offset.execute(-by * GRID, paths);
+  return fromGrid(paths);
+}
 
 /** Area of rings with holes as the functions above return them, mm². */
 export const ringsArea = (rings: readonly Ring[]): number => rings.reduce((sum, ring) => sum + signedArea(ring), 0);

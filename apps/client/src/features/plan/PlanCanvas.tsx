@@ -3,6 +3,7 @@ import {
   type DrawingPart,
   type DrawingStyle,
   type Mark,
+  type WrittenOver,
   FLOORS,
   drawFloorInParts,
 } from '@velvet-tape/core';
@@ -17,8 +18,10 @@ import { type HouseColours, useColours } from '../../ui/theme';
 import { takeTool } from './commands';
 import { Magnifier } from './Magnifier';
 import { MarkView } from './MarkView';
+import { roomForSuspects, suspectsOnPlan } from './overlay/misclosure-words';
 import { Overlay } from './overlay/Overlay';
-import { selectParted, selectShownFloor } from './selectors';
+import { useMisclosures } from './readings/use-misclosures';
+import { selectFloor, selectParted, selectShownFloor } from './selectors';
 import { TOOL_HINTS } from './tool-names';
 import { UnderlayLayer } from './underlay/UnderlayLayer';
 import { selectUnderlays } from './underlay/selectors';
@@ -98,8 +101,9 @@ interface Look {
 const ShownDrawing = memo(function ShownDrawing(look: Look) {
   const shown = useAppSelector(selectShownFloor);
   const parted = useAppSelector(selectParted);
-  const whole = useLaidOut(parted?.rest ?? shown, look.lettering, parted !== null);
-  const part = useLaidOut(parted?.part ?? null, look.lettering, true);
+  const over = useRoomForSuspects(look.lettering);
+  const whole = useLaidOut(parted?.rest ?? shown, look.lettering, parted !== null, over);
+  const part = useLaidOut(parted?.part ?? null, look.lettering, true, over);
   return (
     <>
       <Parts parts={part.filter(({ key }) => key === FLOORS)} {...look} />
@@ -112,13 +116,33 @@ const ShownDrawing = memo(function ShownDrawing(look: Look) {
 });
 
 /** A floor laid out; anew when it or the step of zoom changes, not when the sheet is moved. */
-function useLaidOut(floor: DerivedFloor | null, lettering: number, part: boolean): readonly DrawingPart[] {
+function useLaidOut(
+  floor: DerivedFloor | null,
+  lettering: number,
+  part: boolean,
+  over: readonly WrittenOver[],
+): readonly DrawingPart[] {
   return useMemo(() => {
     if (!floor) return NOTHING;
-    const style: DrawingStyle = { lettering, units: floor.plan.job.units, part };
+    const style: DrawingStyle = { lettering, units: floor.plan.job.units, part, over };
     return drawFloorInParts(floor, style);
-  }, [floor, lettering, part]);
+  }, [floor, lettering, part, over]);
 }
+
+/** Where it is written over the plan that a reading may have slipped. */
+function useRoomForSuspects(lettering: number): readonly WrittenOver[] {
+  const floor = useAppSelector(selectFloor);
+  const misclosures = useMisclosures(floor);
+  return useMemo(
+    () =>
+      floor && misclosures.length > 0
+        ? roomForSuspects(suspectsOnPlan(floor, misclosures, lettering / LETTERING), LETTERING)
+        : NOTHING_OVER,
+    [floor, misclosures, lettering],
+  );
+}
+
+const NOTHING_OVER: readonly WrittenOver[] = [];
 
 const NOTHING: readonly DrawingPart[] = [];
 

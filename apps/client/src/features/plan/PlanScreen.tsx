@@ -68,10 +68,12 @@ function HandLayout() {
           <View style={styles.fill}>
             <PlanCanvas />
             <EmptySheet />
-            <OpenEnds />
             <SheetButtons />
             <DoneButton />
-            <WorkBar />
+            <View style={styles.underParts}>
+              <OpenEnds />
+              <WorkBar />
+            </View>
             <Notice />
             <PartsBar wide={false} />
             <Listing />
@@ -134,6 +136,8 @@ function NotReady({ loading }: { loading: Exclude<PlanState['loading'], 'ready'>
 
 const styles = StyleSheet.create({
   fill: { flex: 1, minHeight: 0, minWidth: 0 },
+  /** The parts of the job stand over the sheet. */
+  underParts: { position: 'absolute', top: TOUCH, left: 0, right: 0, bottom: 0, pointerEvents: 'box-none' },
   columns: { flex: 1, flexDirection: 'row', minHeight: 0 },
   beside: { width: 376, borderLeftWidth: 1, justifyContent: 'flex-end' },
   notReady: { alignItems: 'center', justifyContent: 'center', gap: 16, padding: 30 },

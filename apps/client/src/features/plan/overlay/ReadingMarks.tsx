@@ -1,16 +1,4 @@
-import {
-  type DerivedFloor,
-  type Misclosure,
-  type Point,
-  type Reading,
-  between,
-  direction,
-  distance,
-  leftOf,
-  lineOfReading,
-  moved,
-  valueInWords,
-} from '@velvet-tape/core';
+import { type DerivedFloor, type Point, lineOfReading, moved } from '@velvet-tape/core';
 import { pathData } from '@velvet-tape/formats';
 import { memo } from 'react';
 import { useAppSelector } from '../../../store/store';
@@ -20,6 +8,7 @@ import { selectFloor } from '../selectors';
 import type { ReadingProposal } from '../sketching/reading';
 import { HaloText } from './HaloText';
 import { CornerDot } from '../chosen/marks';
+import { SUSPECT_SIZE, type SuspectOnPlan, suspectsOnPlan } from './misclosure-words';
 import { Dot, type Paint, THIN } from './paint';
 
 /** What is being measured: from what was tapped first to what was tapped second. */
@@ -56,34 +45,14 @@ export const MisclosureMarks = memo(function MisclosureMarks(paint: Paint) {
   if (!floor || dragging) return null;
   return (
     <G>
-      {all.map((misclosure) =>
-        misclosure.suspects
-          .slice(0, 2)
-          .map(({ reading }) => (
-            <Suspected key={reading.id} floor={floor} reading={reading} misclosure={misclosure} {...paint} />
-          )),
-      )}
+      {suspectsOnPlan(floor, all, paint.px).map((suspect) => (
+        <Suspected key={suspect.reading.id} {...suspect} {...paint} />
+      ))}
     </G>
   );
 });
 
-const ASIDE = 0.25;
-
-function Suspected({
-  floor,
-  reading,
-  misclosure,
-  colours,
-  px,
-}: Paint & { floor: DerivedFloor; reading: Reading; misclosure: Misclosure }) {
-  const line = lineOfReading(floor.network, reading);
-  if (!line) return null;
-  // on the wall and off its middle, where no length is written on either side
-  const long = distance(...line) > 0;
-  const at = long ? moved(between(...line, ASIDE), leftOf(direction(...line)), 3 * px) : line[0];
-  const { units } = floor.plan.job;
-  const mm = units === 'metric' && reading.kind !== 'angle' && misclosure.by < 1000;
-  const text = `± ${mm ? `${Math.round(misclosure.by)} mm` : valueInWords(reading, misclosure.by, units)}?`;
+function Suspected({ line, at, text, colours, px }: Paint & SuspectOnPlan) {
   return (
     <G testID="misclosure">
       <Path
@@ -97,7 +66,7 @@ function Suspected({
       <HaloText
         at={{ x: at.x, y: at.y + 5 * px }}
         text={text}
-        size={14}
+        size={SUSPECT_SIZE}
         strong
         fill={colours.clay}
         colours={colours}
