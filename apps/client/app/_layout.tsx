@@ -7,8 +7,13 @@ import { useEffect } from 'react';
 import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { registerServiceWorker } from '../src/offline/register';
+import { figuresOfDevice } from '../src/ui/figures';
 import { HouseIcon } from '../src/ui/HouseIcon';
 import { darkTheme, lightTheme } from '../src/ui/theme';
+import { useStill } from '../src/ui/use-still';
+
+// before anything is written
+figuresOfDevice();
 
 export default function RootLayout() {
   const dark = useColorScheme() === 'dark';
@@ -17,14 +22,17 @@ export default function RootLayout() {
     AtkinsonHyperlegibleNext_700Bold,
     Fraunces_600SemiBold,
   });
+  const still = useStill();
   useEffect(registerServiceWorker, []);
   if (!ready) return null;
-  const theme = dark ? darkTheme : lightTheme;
+  const base = dark ? darkTheme : lightTheme;
+  const theme = still ? { ...base, animation: { ...base.animation, scale: 0 } } : base;
   return (
     <PaperProvider theme={theme} settings={{ icon: HouseIcon }}>
       <Stack
         screenOptions={{
           headerShown: false,
+          animation: 'none',
           contentStyle: { backgroundColor: theme.house.linen },
           title: 'Velvet Tape',
         }}

@@ -30,4 +30,5 @@ export const NewJobScreen = () => (
 );
 
 export { copyJob } from './features/jobs/copy-job';
+export { startPractice } from './features/jobs/practice';
 export { syncEngine };

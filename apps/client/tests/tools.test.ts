@@ -348,7 +348,13 @@ test('a second finger ends what the first was doing, and moves and zooms the she
     cancel: () => seen.push('cancel'),
     pinch: (_px: Point, _dx, _dy, factor) => pinches.push(factor),
   });
-  const finger = (pointerId: number) => ({ pointerId, pointerType: 'touch', altKey: false, shiftKey: false, button: 0 });
+  const finger = (pointerId: number) => ({
+    pointerId,
+    pointerType: 'touch',
+    altKey: false,
+    shiftKey: false,
+    button: 0,
+  });
   input.pressed({ x: 100, y: 100 }, finger(1));
   input.pressed({ x: 200, y: 100 }, finger(2));
   input.moved({ x: 300, y: 100 }, finger(2));

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { IconButton, Menu } from 'react-native-paper';
 import { BarButton } from './BarButton';
 import { Tile } from './Tile';
@@ -32,6 +32,7 @@ export function DropMenu({
   entries: readonly MenuEntry[];
 }) {
   const [open, setOpen] = useState(false);
+  useEffect(() => (open ? withArrows() : undefined), [open]);
   const anchor = tile ? (
     <Tile icon={icon} label={label ?? says} says={says} onPress={() => setOpen(true)} />
   ) : label ? (
@@ -62,4 +63,20 @@ export function DropMenu({
       ))}
     </Menu>
   );
+}
+
+/** The arrows go through the entries of the open menu, from its last to its first. Returns what ends that. */
+function withArrows(): () => void {
+  const stop = new AbortController();
+  const go = (event: KeyboardEvent) => {
+    const way = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    const entries = [...document.querySelectorAll<HTMLElement>('[role=menuitem]')];
+    if (way === undefined || entries.length === 0) return;
+    event.preventDefault();
+    event.stopPropagation();
+    const at = entries.indexOf(document.activeElement as HTMLElement);
+    entries.at(at < 0 && way < 0 ? -1 : (at + way) % entries.length)?.focus();
+  };
+  globalThis.addEventListener?.('keydown', go, { signal: stop.signal, capture: true });
+  return () => stop.abort();
 }

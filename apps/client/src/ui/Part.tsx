@@ -12,6 +12,15 @@ export function Part({ back, children }: { back?: { label: string; now(): void }
   );
 }
 
+/** Something that is of use and can be done without: where it can't be had it is left out. */
+export class Quiet extends Component<{ children: ReactNode }, { failed: boolean }> {
+  override state = { failed: false };
+  static getDerivedStateFromError = () => ({ failed: true });
+  override render() {
+    return this.state.failed ? null : this.props.children;
+  }
+}
+
 class NotHad extends Component<{ back?: { label: string; now(): void }; children: ReactNode }, { failed: boolean }> {
   override state = { failed: false };
   static getDerivedStateFromError = () => ({ failed: true });

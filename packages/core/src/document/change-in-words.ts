@@ -19,7 +19,7 @@ const BY_THE_WAY: readonly CollectionName[] = ['types', 'corners'];
 /** So many parts are said. */
 const MOST_SAID = 3;
 
-/** What a change did, in a line: “Study added, 4 walls added”, “3 readings added”, “name of a room changed”. Empty where it did nothing. */
+/** What a change did, in a line: “Study added, 4 walls added”, “3 readings added”. Empty where it did nothing. */
 export function changeInWords({ job, entities }: PlanChange): string {
   const told = (collections: readonly CollectionName[]) =>
     collections.flatMap((collection) =>
@@ -43,7 +43,7 @@ function kindInWords(collection: CollectionName, entities: readonly Told[]): str
   const counted = (some: readonly Told[], what: string): string[] => {
     if (some.length === 0) return [];
     const name = some.length === 1 ? called(some[0]!.after) || called(some[0]!.before) : '';
-    return [`${name || (some.length === 1 ? one : `${some.length} ${many}`)} ${what}`];
+    return [`${name || `${some.length} ${some.length === 1 ? one : many}`} ${what}`];
   };
   const changed = entities.filter(({ before, after }) => before && after);
   // of one that was changed it is said what of it

@@ -2,7 +2,7 @@ import { type DerivedFloor, type DerivedRoom, roomOfReading } from '../derived';
 import { type Point, add, courseOf, direction, distance, middle, moved, partOf, ringsBox, scale } from '../geometry';
 import type { Reading } from '../plan/plan';
 import { lineOfReading, valueOnPlan } from '../trueup';
-import { formatLength } from '../units';
+import { decimals, formatLength } from '../units';
 import { readable } from './dimensions';
 import type { DrawingStyle, Mark } from './marks';
 import { lineAlong } from './opening-signs';
@@ -112,7 +112,7 @@ export function drawAngles(
         key: `angle ${room.room.id} ${face.from}`,
         unit: `angle ${room.room.id} ${face.from}`,
         at: inwards(room, face.a, lettering * 1.9),
-        text: `${angle.toFixed(1)}°`,
+        text: `${decimals(angle, 1)}°`,
         turn: 0,
         size: 0.8,
       },

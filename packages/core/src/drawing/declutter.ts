@@ -52,7 +52,9 @@ export function declutter<Part extends { readonly marks: readonly Mark[] }>(
   const rank = (texts: readonly TextMark[]) => RANK[texts[0]!.role] ?? 5;
   const size = (texts: readonly TextMark[]) => Math.max(...texts.map((text) => text.size));
   const inOrder = [...units].sort(([, a], [, b]) => rank(a) - rank(b) || size(b) - size(a));
-  const boxes = inOrder.flatMap(([unit, texts]) => texts.map((text) => ({ unit, ...boxOf(text, lettering) })));
+  const boxes = inOrder.flatMap(([unit, texts]) =>
+    texts.map((text) => ({ unit, stays: rank(texts) === 0, ...boxOf(text, lettering) })),
+  );
   if (boxes.length === 0) return parts;
   const index = new Flatbush(boxes.length);
   for (const { at, far } of boxes) index.add(at.x - far, at.y - far, at.x + far, at.y + far);
@@ -63,7 +65,7 @@ export function declutter<Part extends { readonly marks: readonly Mark[] }>(
   boxes.forEach((box, i) => {
     if (left.has(box.unit)) return;
     const { at, far, unit } = box;
-    if (overBuilt(box) || over.some((each) => overlap(box, each))) {
+    if (overBuilt(box) || (!box.stays && over.some((each) => overlap(box, each)))) {
       left.add(unit);
       return;
     }

@@ -62,8 +62,7 @@ export function drawFloorInParts(derived: DerivedFloor, style: DrawingStyle): re
       openEnds.map((corner) => openEndMark(corner, style)),
     ),
   ];
-  const over = (style.over ?? []).map((each) => boxOf(each, style.lettering));
-  return declutter(parts, style.lettering, builtOf(derived), over);
+  return declutter(parts, style.lettering, builtOf(derived), style.over ?? []);
 }
 
 /** What nothing is written over: walls, and what stands in the rooms. */

@@ -1,3 +1,4 @@
+import type { LetterBox } from './lettering';
 import type { Point, Ring } from '../geometry';
 import type { Look, RoomColour, Units } from '../plan/plan';
 
@@ -89,8 +90,6 @@ export interface DrawingStyle {
   readonly units: Units;
   /** It is a part of a floor that is drawn: rooms too small for their names have no number, as there is no legend to them. */
   readonly part?: boolean;
-  /** What will be written over the drawing: it is left room for. */
-  readonly over?: readonly WrittenOver[];
+  /** What will be laid over the drawing, words and handles: figures make room for it, names stay. */
+  readonly over?: readonly LetterBox[];
 }
-
-export type WrittenOver = Pick<TextMark, 'role' | 'at' | 'text' | 'turn' | 'size'>;

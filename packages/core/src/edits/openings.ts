@@ -191,7 +191,7 @@ export function requireFit(draft: Draft, floor: Id, id: Id): void {
   const opening = requireOpening(draft, id);
   const network = networkOfFloor(draft, floor);
   const ceiling = Math.max(draft.job.usual.ceilingHeight, highestCeiling(draft, floor));
-  const reason = refusalOf(network, opening, draft.openingsOf(floor), ceiling);
+  const reason = refusalOf(network, opening, draft.openingsOf(floor), ceiling, draft.job.units);
   if (reason) throw new Refusal(reason);
 }
 

@@ -1,4 +1,5 @@
-import type { Opening } from '../plan/plan';
+import type { Opening, Units } from '../plan/plan';
+import { formatLength } from '../units';
 import { type Network, spanOf, wallInsets } from '../walls';
 
 /** Where an opening stands on the line of its wall, mm from the wall's start corner. */
@@ -67,6 +68,7 @@ export function refusalOf(
   opening: Opening,
   others: readonly Opening[],
   ceiling: number,
+  units: Units,
 ): string | null {
   const name = opening.kind;
   if (!(opening.width > 0) || !(opening.height > 0) || opening.sill < 0) return `A ${name} needs a width and a height.`;
@@ -80,7 +82,7 @@ export function refusalOf(
       return `The ${name} would overlap the ${first.other.kind === opening.kind ? 'other ' : ''}${first.other.kind}.`;
     case undefined:
       return !opening.toCeiling && opening.sill + opening.height > ceiling + SLACK
-        ? `The ${name} would be higher than the ceiling.`
+        ? `The ${name} would be higher than the ceiling: up to ${formatLength(opening.sill + opening.height, units)}, under ${formatLength(ceiling, units)}.`
         : null;
   }
 }

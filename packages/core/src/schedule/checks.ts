@@ -2,7 +2,7 @@ import { type Cavity, type DerivedFloor, type DerivedRoom, cavitiesOf } from '..
 import { type Ring, bandAlong, difference, intersection, partOf, ringsArea } from '../geometry';
 import { leafWidth, misfitsOf, openingSpan, sweptBy, swingsOf } from '../openings';
 import type { Id, Units } from '../plan/plan';
-import { formatArea, formatLength, likelier } from '../units';
+import { decimals, formatArea, formatLength, likelier } from '../units';
 import { type ScheduleLine, openingSchedule } from './schedule';
 
 /** Something about doors and windows that should be seen before it is built. */
@@ -238,6 +238,6 @@ export const glazingByRoom = (floor: DerivedFloor, lines = openingSchedule(floor
 function daylight({ room, glazing, share }: RoomGlazing, units: Units): OpeningCheck[] {
   if (glazing === 0 || share >= GOOD_GLAZING) return [];
   const rule = `under ${GLAZING_RULES[share < LEAST_GLAZING ? 0 : 1].name}`;
-  const words = `${nameOf(room)} has ${formatArea(glazing, units)} of glazing, ${(100 * share).toFixed(1)} % of its floor: ${rule}.`;
+  const words = `${nameOf(room)} has ${formatArea(glazing, units)} of glazing, ${decimals(100 * share, 1)} % of its floor: ${rule}.`;
   return [{ openings: [], room: room.room.id, words, advice: true }];
 }

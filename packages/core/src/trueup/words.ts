@@ -1,5 +1,5 @@
 import type { Place, Reading, Units } from '../plan/plan';
-import { type Fineness, formatLength } from '../units';
+import { type Fineness, decimals, formatLength } from '../units';
 import type { Misclosure, Rival, Suspect } from './misclosure';
 import type { Slip } from './slips';
 
@@ -9,7 +9,7 @@ export const valueInWords = (
   value: number,
   units: Units,
   fineness: Fineness = 'fine',
-): string => (kind === 'angle' ? `${(Math.round(value * 10) / 10).toFixed(1)}°` : formatLength(value, units, fineness));
+): string => (kind === 'angle' ? `${decimals(Math.round(value * 10) / 10, 1)}°` : formatLength(value, units, fineness));
 
 const PLACES: Record<Reading['kind'], string> = {
   length: 'wall',
@@ -42,7 +42,7 @@ export function misclosureInWords({ by, along, suspects, rival }: Misclosure, un
 
 /** “the room is out of square by 1.3°: a diagonal would tell” */
 const outOfSquareInWords = ({ by, diagonal }: Rival): string =>
-  `the room is out of square by ${by < 0.1 ? 'a little' : `${by.toFixed(1)}°`}: ${diagonal ? 'the other' : 'a'} diagonal would tell`;
+  `the room is out of square by ${by < 0.1 ? 'a little' : `${decimals(by, 1)}°`}: ${diagonal ? 'the other' : 'a'} diagonal would tell`;
 
 const plain = ({ reading, fits }: Suspect, units: Units): string =>
   `${valueInWords(reading, reading.value, units)}, where ${valueInWords(reading, fits, units)} would fit`;

@@ -6,6 +6,19 @@ export const MM_PER_FOOT = 304.8;
 const SQUARE_FOOT = MM_PER_FOOT ** 2;
 const CUBIC_FOOT = MM_PER_FOOT ** 3;
 
+let mark: '.' | ',' = '.';
+/**
+ * What stands between the whole and its parts in all that is written from now on, as the language of the device has it. To be said once, before anything is
+ * written: what is written is remembered.
+ */
+export const writeDecimalsWith = (sign: '.' | ','): void => {
+  mark = sign;
+};
+export const decimalMark = (): '.' | ',' => mark;
+
+/** A number with so many decimals, for people to read; files for machines write their own. */
+export const decimals = (value: number, digits: number): string => value.toFixed(digits).replace('.', mark);
+
 /** How finely a length is shown: as a taped one (1 mm, 1/16 in) or as a sketched one (1 cm, 1 in). */
 export type Fineness = 'fine' | 'coarse';
 
@@ -16,7 +29,7 @@ export function formatLength(mm: number, units: Units, fineness: Fineness = 'fin
 
 function metres(mm: number, fineness: Fineness): string {
   const whole = fineness === 'fine' ? nearest(mm) : nearest(mm / 10) * 10;
-  return (whole / 1000).toFixed(whole % 10 === 0 ? 2 : 3);
+  return decimals(whole / 1000, whole % 10 === 0 ? 2 : 3);
 }
 
 /** Lengths that differ by less than a millionth of what is shown are equal, and read alike: half of it is rounded up, however the figure came about. */
@@ -51,11 +64,11 @@ export const formatSize = (mm: number, units: Units): string =>
 
 /** `12.84 m²`, `138.2 ft²`; mm² in. */
 export const formatArea = (mm2: number, units: Units): string =>
-  units === 'metric' ? `${(mm2 / 1e6).toFixed(2)} m²` : `${(mm2 / SQUARE_FOOT).toFixed(1)} ft²`;
+  units === 'metric' ? `${decimals(mm2 / 1e6, 2)} m²` : `${decimals(mm2 / SQUARE_FOOT, 1)} ft²`;
 
 /** `30.8 m³`, `1 088 ft³`; mm³ in. */
 export const formatVolume = (mm3: number, units: Units): string =>
-  units === 'metric' ? `${(mm3 / 1e9).toFixed(1)} m³` : `${(mm3 / CUBIC_FOOT).toFixed(0)} ft³`;
+  units === 'metric' ? `${decimals(mm3 / 1e9, 1)} m³` : `${decimals(mm3 / CUBIC_FOOT, 0)} ft³`;
 
 /** ≈ in front of what is not yet certain. */
 export const roughly = (rough: boolean, text: string): string => (rough ? `≈ ${text}` : text);

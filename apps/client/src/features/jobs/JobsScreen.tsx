@@ -141,18 +141,34 @@ export function JobsScreen() {
         >
           New job
         </Button>
-        <Button
-          icon="archive-arrow-up-outline"
-          contentStyle={styles.file}
-          onPress={() =>
-            void bringInJob().then(
-              (id) => id !== null && router.push(`/job/${id}`),
-              (error: unknown) => setRefused(inWords(error)),
-            )
-          }
-        >
-          Bring in a job file
-        </Button>
+        <View style={styles.others}>
+          <Button
+            icon="home-group"
+            contentStyle={styles.file}
+            onPress={() =>
+              void import('../../heart')
+                .then((heart) => heart.startPractice())
+                .then(
+                  (id) => router.push(`/job/${id}`),
+                  (error: unknown) => setRefused(inWords(error)),
+                )
+            }
+          >
+            Practice house
+          </Button>
+          <Button
+            icon="archive-arrow-up-outline"
+            contentStyle={styles.file}
+            onPress={() =>
+              void bringInJob().then(
+                (id) => id !== null && router.push(`/job/${id}`),
+                (error: unknown) => setRefused(inWords(error)),
+              )
+            }
+          >
+            Bring in a job file
+          </Button>
+        </View>
       </View>
     </View>
   );
@@ -228,6 +244,7 @@ const styles = StyleSheet.create({
   },
   foot: { padding: 12, borderTopWidth: 1 },
   tall: { minHeight: 56 },
+  others: { flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'center', columnGap: 8 },
   file: { minHeight: 44 },
   refused: { textAlign: 'center', fontSize: 15, paddingBottom: 4 },
   newLabel: { fontSize: 18 },

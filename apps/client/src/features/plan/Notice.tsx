@@ -19,11 +19,16 @@ export function Notice() {
     const timer = setTimeout(() => dispatch(planActions.said(null)), 6000);
     return () => clearTimeout(timer);
   }, [notice, dispatch]);
+  const left = useAppSelector((state) => state.plan.choices.left);
   if (!text) return null;
   const refused = reason !== null || notice?.tone === 'refused';
   return (
     <View
-      style={[styles.notice, { backgroundColor: refused ? '#8C3815' : colours.deepVelvet }]}
+      style={[
+        styles.notice,
+        left ? styles.atRight : styles.atLeft,
+        { backgroundColor: refused ? '#8C3815' : colours.deepVelvet },
+      ]}
       accessibilityLiveRegion="polite"
       role={refused ? 'alert' : 'status'}
     >
@@ -50,10 +55,11 @@ export function Notice() {
 const OFFERS: Record<Offer['kind'], string> = { loosen: 'Loosen it', walk: 'Take it up again', rescale: 'Rescale' };
 
 const styles = StyleSheet.create({
+  /** Beside the buttons over the sheet. */
+  atLeft: { left: 10, right: 66 },
+  atRight: { left: 66, right: 10 },
   notice: {
     position: 'absolute',
-    left: 10,
-    right: 66,
     bottom: 10,
     borderRadius: 10,
     paddingLeft: 14,

@@ -3,16 +3,18 @@ import {
   type DrawingPart,
   type DrawingStyle,
   type Mark,
-  type WrittenOver,
+  type Point,
+  type LetterBox,
   FLOORS,
   drawFloorInParts,
 } from '@velvet-tape/core';
-import { memo, useMemo, useRef } from 'react';
+import { Suspense, lazy, memo, useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import Svg from 'react-native-svg';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { BarButton } from '../../ui/BarButton';
+import { Quiet } from '../../ui/Part';
 import { G, Path } from '../../ui/svg';
 import { type HouseColours, useColours } from '../../ui/theme';
 import { takeTool } from './commands';
@@ -21,7 +23,8 @@ import { MarkView } from './MarkView';
 import { roomForSuspects, suspectsOnPlan } from './overlay/misclosure-words';
 import { Overlay } from './overlay/Overlay';
 import { useMisclosures } from './readings/use-misclosures';
-import { selectFloor, selectParted, selectShownFloor } from './selectors';
+import { selectFace, selectFloor, selectParted, selectShownFloor } from './selectors';
+import { bendHandle } from './tools/grips';
 import { TOOL_HINTS } from './tool-names';
 import { UnderlayLayer } from './underlay/UnderlayLayer';
 import { selectUnderlays } from './underlay/selectors';
@@ -31,6 +34,8 @@ import { letteringStep } from './viewport';
 /** Height of body lettering on the screen, px. */
 const LETTERING = 13;
 const DRAWING = 'sheet-drawing';
+
+const PlanOutline = lazy(() => import('./outline/PlanOutline'));
 
 /** The sheet: the plan drawn to fill it, with a finger or the mouse working the chosen tool. */
 export function PlanCanvas() {
@@ -52,7 +57,12 @@ export function PlanCanvas() {
       ]}
     >
       {width > 0 && floor && (
-        <Svg width={width} height={height} accessibilityLabel="Plan" role="img">
+        <Svg
+          width={width}
+          height={height}
+          accessibilityLabel={`Plan of ${floor.name}, ${floor.rooms.length} rooms`}
+          role="img"
+        >
           <G id={DRAWING} transform={transform}>
             <ShownDrawing lettering={LETTERING / letteringStep(view.scale)} colours={colours} />
             <Overlay floor={floor} colours={colours} px={1 / view.scale} reach={REACH.touch / view.scale} />
@@ -60,6 +70,11 @@ export function PlanCanvas() {
           {crosshair && <Crosshair x={width / 2} y={height / 2} colour={colours.clay} />}
         </Svg>
       )}
+      <Suspense fallback={null}>
+        <Quiet>
+          <PlanOutline />
+        </Quiet>
+      </Suspense>
       <Magnifier drawing={DRAWING} />
     </View>
   );
@@ -101,7 +116,7 @@ interface Look {
 const ShownDrawing = memo(function ShownDrawing(look: Look) {
   const shown = useAppSelector(selectShownFloor);
   const parted = useAppSelector(selectParted);
-  const over = useRoomForSuspects(look.lettering);
+  const over = useLaidOver(look.lettering / LETTERING);
   const whole = useLaidOut(parted?.rest ?? shown, look.lettering, parted !== null, over);
   const part = useLaidOut(parted?.part ?? null, look.lettering, true, over);
   return (
@@ -120,7 +135,7 @@ function useLaidOut(
   floor: DerivedFloor | null,
   lettering: number,
   part: boolean,
-  over: readonly WrittenOver[],
+  over: readonly LetterBox[],
 ): readonly DrawingPart[] {
   return useMemo(() => {
     if (!floor) return NOTHING;
@@ -129,20 +144,30 @@ function useLaidOut(
   }, [floor, lettering, part, over]);
 }
 
-/** Where it is written over the plan that a reading may have slipped. */
-function useRoomForSuspects(lettering: number): readonly WrittenOver[] {
+/** What is laid over the drawing, and figures make room for: that a reading may have slipped, and the handles of the chosen wall. */
+function useLaidOver(px: number): readonly LetterBox[] {
   const floor = useAppSelector(selectFloor);
   const misclosures = useMisclosures(floor);
-  return useMemo(
-    () =>
-      floor && misclosures.length > 0
-        ? roomForSuspects(suspectsOnPlan(floor, misclosures, lettering / LETTERING), LETTERING)
-        : NOTHING_OVER,
-    [floor, misclosures, lettering],
-  );
+  const face = useAppSelector((state) => (state.plan.selection.kind === 'wall' ? selectFace(state) : null));
+  return useMemo(() => {
+    if (!floor) return NOTHING_OVER;
+    const handles = face ? [handleBox(bendHandle(face, REACH.touch * px), px)] : [];
+    const over = [...roomForSuspects(suspectsOnPlan(floor, misclosures, px), px), ...handles];
+    return over.length > 0 ? over : NOTHING_OVER;
+  }, [floor, misclosures, face, px]);
 }
 
-const NOTHING_OVER: readonly WrittenOver[] = [];
+/** px */
+const HANDLE = 14;
+const handleBox = (at: Point, px: number): LetterBox => ({
+  at,
+  d: { x: 1, y: 0 },
+  long: HANDLE * px,
+  high: HANDLE * px,
+  far: Math.SQRT2 * HANDLE * px,
+});
+
+const NOTHING_OVER: readonly LetterBox[] = [];
 
 const NOTHING: readonly DrawingPart[] = [];
 

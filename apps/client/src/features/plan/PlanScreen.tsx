@@ -7,6 +7,7 @@ import { Part } from '../../ui/Part';
 import { JobDetailsScreen } from '../jobs/JobDetailsScreen';
 import { LOW, TOUCH, WIDE, useColours } from '../../ui/theme';
 import { useSides } from './chosen/parts';
+import { FirstSteps } from './first-steps/FirstSteps';
 import { DoneButton, Foot } from './foot/Foot';
 import { SheetButtons } from './foot/Toolbar';
 import { Header } from './Header';
@@ -20,6 +21,7 @@ import type { PlanState } from './plan-state';
 import { closeJob, openJob, openReadable } from './session';
 import { useShortcuts } from './shortcuts';
 import { WorkBar } from './underlay/WorkBar';
+import { usePrinting } from './printing';
 import { CalmStrip } from './strip/CalmStrip';
 import { useFollow } from './use-follow';
 import { viewActions } from './view-slice';
@@ -33,6 +35,7 @@ export function PlanScreen({ id, part }: { id: string; part: string | null }) {
   const details = useAppSelector(({ plan: { listing, plan } }) => (listing === 'details' ? plan : null));
   useShortcuts();
   usePartInAddress(id, part);
+  usePrinting();
   useEffect(() => {
     dispatch(viewActions.reset());
     void dispatch(openJob(id));
@@ -58,9 +61,12 @@ function HandLayout() {
   const { width, height } = useWindowDimensions();
   const turned = width > height && height < LOW;
   const strip = useStripShown(height);
+  const left = useAppSelector((state) => state.plan.choices.left);
   useFollow();
   return (
-    <View style={[styles.fill, turned && styles.columns, { backgroundColor: colours.chalk }]}>
+    <View
+      style={[styles.fill, turned && (left ? styles.columnsBack : styles.columns), { backgroundColor: colours.chalk }]}
+    >
       <View style={styles.fill}>
         <Header wide={false} />
         <View style={styles.columns}>
@@ -74,6 +80,7 @@ function HandLayout() {
               <OpenEnds />
               <WorkBar />
             </View>
+            <FirstSteps />
             <Notice />
             <PartsBar wide={false} />
             <Listing />
@@ -138,6 +145,7 @@ const styles = StyleSheet.create({
   fill: { flex: 1, minHeight: 0, minWidth: 0 },
   /** The parts of the job stand over the sheet. */
   underParts: { position: 'absolute', top: TOUCH, left: 0, right: 0, bottom: 0, pointerEvents: 'box-none' },
+  columnsBack: { flex: 1, flexDirection: 'row-reverse', minHeight: 0 },
   columns: { flex: 1, flexDirection: 'row', minHeight: 0 },
   beside: { width: 376, borderLeftWidth: 1, justifyContent: 'flex-end' },
   notReady: { alignItems: 'center', justifyContent: 'center', gap: 16, padding: 30 },

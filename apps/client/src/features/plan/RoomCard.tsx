@@ -13,9 +13,11 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../store/store';
+import { BarIcon } from '../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
 import { goToWall } from './commands';
 import { NamePrompt } from './NamePrompt';
+import { planActions } from './plan-slice';
 import { WhatNext } from './readings/WhatNext';
 import { LARGE } from './readings/use-misclosures';
 import { selectFloor, selectRoom } from './selectors';
@@ -32,6 +34,7 @@ function Card({ room, walls }: { room: DerivedRoom; walls: boolean }) {
   const colours = useColours();
   const units = useAppSelector((state) => state.plan.plan!.job.units);
   const [renaming, setRenaming] = useState(false);
+  const down = useAppSelector((state) => !walls && state.plan.choices.cardDown);
   const { measures, rough } = room;
   const floor = useAppSelector(selectFloor);
   const deviation = !rough && floor ? floor.survey.areaDeviation(room.faces) : null;
@@ -55,35 +58,49 @@ function Card({ room, walls }: { room: DerivedRoom; walls: boolean }) {
         <Text style={[styles.name, { color: colours.ink }]} numberOfLines={1}>
           {room.room.name || 'Unnamed room'}
         </Text>
-        <Button
-          mode="text"
-          icon="pencil-outline"
-          textColor={colours.ink}
-          contentStyle={styles.tall}
-          onPress={() => setRenaming(true)}
-        >
-          Name
-        </Button>
+        {down && <Text style={[styles.value, { color: colours.ink }]}>{figures[0]![1]}</Text>}
+        {!down && (
+          <Button
+            mode="text"
+            icon="pencil-outline"
+            textColor={colours.ink}
+            contentStyle={styles.tall}
+            onPress={() => setRenaming(true)}
+          >
+            Name
+          </Button>
+        )}
+        {!walls && (
+          <BarIcon
+            icon={down ? 'chevron-up' : 'chevron-down'}
+            says={down ? 'All figures' : 'Draw down to one line'}
+            onPress={() => dispatch(planActions.choicesMade({ cardDown: !down }))}
+          />
+        )}
       </View>
-      <View style={styles.figures}>
-        {figures.map(([label, value]) => (
-          <View key={label} style={styles.figure} accessible accessibilityLabel={`${label}: ${value}`}>
-            <Text style={[styles.label, { color: colours.inkSoft }]}>{label}</Text>
-            <Text style={[styles.value, { color: colours.ink }]}>{value}</Text>
+      {!down && (
+        <>
+          <View style={styles.figures}>
+            {figures.map(([label, value]) => (
+              <View key={label} style={styles.figure} accessible accessibilityLabel={`${label}: ${value}`}>
+                <Text style={[styles.label, { color: colours.inkSoft }]}>{label}</Text>
+                <Text style={[styles.value, { color: colours.ink }]}>{value}</Text>
+              </View>
+            ))}
           </View>
-        ))}
-      </View>
-      {first && !walls && (
-        <Button
-          mode="contained"
-          icon="tape-measure"
-          contentStyle={styles.tall}
-          onPress={() => dispatch(goToWall(first))}
-        >
-          {toTape > 0 ? `Tape the walls (${toTape} still rough)` : 'Go round the walls'}
-        </Button>
+          {first && !walls && (
+            <Button
+              mode="contained"
+              icon="tape-measure"
+              contentStyle={styles.tall}
+              onPress={() => dispatch(goToWall(first))}
+            >
+              {toTape > 0 ? `Tape the walls (${toTape} still rough)` : 'Go round the walls'}
+            </Button>
+          )}
+          {floor && floor.readings.length > 0 && <WhatNext floor={floor} room={room} />}
+        </>
       )}
-      {floor && floor.readings.length > 0 && <WhatNext floor={floor} room={room} />}
     </View>
   );
 }
@@ -91,7 +108,7 @@ function Card({ room, walls }: { room: DerivedRoom; walls: boolean }) {
 const styles = StyleSheet.create({
   card: { paddingHorizontal: 14, paddingVertical: 8, gap: 8 },
   head: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' },
-  name: { fontFamily: FONTS.serif, fontSize: 22, lineHeight: 28, flexShrink: 1 },
+  name: { flex: 1, fontFamily: FONTS.serif, fontSize: 22, lineHeight: 28 },
   figures: { flexDirection: 'row', flexWrap: 'wrap', rowGap: 8 },
   figure: { width: '50%' },
   label: { fontSize: 13 },

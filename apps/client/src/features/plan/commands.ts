@@ -1,5 +1,7 @@
-import { type WallFace, faceByKey, isRead, middle } from '@velvet-tape/core';
+import { type WallFace, applyEdit, faceByKey, isRead, middle } from '@velvet-tape/core';
+import { randomSeed } from '../../store/seed';
 import type { Command } from '../../store/store';
+import { buzz } from '../../ui/buzz';
 import { enterOn, selectTypedIntent, stepBack } from './chosen/kinds';
 import { edit } from './edit';
 import { keepEntryUnit, nextEntryUnit } from './entry-unit';
@@ -32,6 +34,11 @@ export const enter: Command = (dispatch, getState) => {
   }
   if (likelierThanTyped(state).length > 0 && !state.plan.pad.asked) {
     dispatch(planActions.asked());
+    // what could not be done anyway is said beside the question
+    const { plan } = state.plan;
+    const meant = proposal || !plan ? null : selectTypedIntent(state);
+    const tried = meant && applyEdit(plan!, meant, randomSeed());
+    if (tried && !tried.ok) dispatch(planActions.said({ text: tried.reason, tone: 'refused' }));
     return;
   }
   if (proposal) {
@@ -47,6 +54,7 @@ export const enter: Command = (dispatch, getState) => {
   if (!intent) return;
   const { field } = state.plan.pad;
   if (!dispatch(edit(timed(intent))).ok) return;
+  buzz();
   dispatch(planActions.readTaken(state.plan.pad.text.trim()));
   if (intent.kind === 'tapeLength') {
     const { from, to, across, along = 'inside' } = intent;

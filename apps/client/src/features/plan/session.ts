@@ -7,6 +7,7 @@ import { device, onTopOf, saveOnDevice, setAside } from '../../sync/device';
 import { KEPT_APART, SyncEngine, overruledInWords } from '../../sync/engine';
 import { takeTool } from './commands';
 import { keptEntryUnit } from './entry-unit';
+import { keptLeft } from './hand';
 import { planActions } from './plan-slice';
 import { underlayActions } from './underlay/underlay-slice';
 import { keepWalk, keptWalk } from './sketching/kept-walk';
@@ -41,7 +42,7 @@ export const openJob =
       else if (!read.ok) dispatch(planActions.notOpened({ why: 'unreadable', reason: read.reason }));
       else {
         dispatch(planActions.opened(read.plan));
-        dispatch(planActions.choicesMade({ entry: keptEntryUnit(id) }));
+        dispatch(planActions.choicesMade({ entry: keptEntryUnit(id), left: keptLeft() }));
         dispatch(takeUpAgain(id));
         if (keptWalk(id)) dispatch(takeTool('walk'));
       }

@@ -32,6 +32,10 @@ export interface ToolChoices {
   readonly elevation: boolean;
   /** The number pad is shown where there is a keyboard too. */
   readonly pad: boolean;
+  /** The device is held in the right hand and worked with the left: what the thumb needs stands on its side. */
+  readonly left: boolean;
+  /** The card of a room is drawn down to one line. */
+  readonly cardDown: boolean;
 }
 
 export const usualChoices: ToolChoices = {
@@ -48,4 +52,6 @@ export const usualChoices: ToolChoices = {
   trace: 'inner',
   elevation: false,
   pad: false,
+  left: false,
+  cardDown: false,
 };

@@ -9,6 +9,8 @@ export interface ToolWords {
   readonly does: string;
   /** The key that takes it up on a wide screen. */
   readonly key: string;
+  /** What to do with it on a sheet that has rooms, where that is not plain. */
+  readonly how?: string;
 }
 
 /** The tools in the order a house is drawn. */
@@ -31,10 +33,34 @@ export const TOOL_WORDS: Record<ToolName, ToolWords> = {
     key: 'R',
   },
   shape: { label: 'Shapes', icon: 'shape-outline', does: 'L, T, U and other rooms, then stretched', key: 'G' },
-  divide: { label: 'Divide', icon: 'arrow-split-vertical', does: 'A wall or chalk line across a room', key: 'V' },
-  bump: { label: 'Bump', icon: 'wall', does: 'Pushes part of a wall: bay, recess, chimney breast', key: 'U' },
-  column: { label: 'Column', icon: 'pillar', does: 'Columns and piers, in the room or on a wall', key: 'O' },
-  lasso: { label: 'Several', icon: 'lasso', does: 'Draw round rooms to move or copy them together', key: 'A' },
+  divide: {
+    label: 'Divide',
+    icon: 'arrow-split-vertical',
+    does: 'A wall or chalk line across a room',
+    key: 'V',
+    how: 'Drag from wall to wall across a room.',
+  },
+  bump: {
+    label: 'Bump',
+    icon: 'wall',
+    does: 'Pushes part of a wall: bay, recess, chimney breast',
+    key: 'U',
+    how: 'Press on a wall where the part is, and push it in or out.',
+  },
+  column: {
+    label: 'Column',
+    icon: 'pillar',
+    does: 'Columns and piers, in the room or on a wall',
+    key: 'O',
+    how: 'Tap where it stands.',
+  },
+  lasso: {
+    label: 'Several',
+    icon: 'lasso',
+    does: 'Draw round rooms to move or copy them together',
+    key: 'A',
+    how: 'Draw round rooms, or straight across them. A tap adds one.',
+  },
   underlay: { label: 'Underlay', icon: 'image-outline', does: 'An old plan or a photo to trace', key: 'I' },
 };
 

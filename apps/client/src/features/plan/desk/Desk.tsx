@@ -6,7 +6,19 @@ import { Ledger } from './Ledger';
 import { SidePanel } from './SidePanel';
 import { useFiles } from './use-files';
 
-const { Calm, CalmStrip, EmptySheet, Header, Listing, Notice, OpenEnds, PlanCanvas, WalkList, WideToolbar } = lent();
+const {
+  Calm,
+  CalmStrip,
+  EmptySheet,
+  FirstSteps,
+  Header,
+  Listing,
+  Notice,
+  OpenEnds,
+  PlanCanvas,
+  WalkList,
+  WideToolbar,
+} = lent();
 const { WorkBar, ZoomButtons, useAppSelector, useSides } = lent();
 
 /** On a wide screen: ledger, sheet and inspector beside each other, as wide as one wants them. */
@@ -32,6 +44,7 @@ export default function Desk() {
             <OpenEnds />
             <ZoomButtons />
             <WorkBar />
+            <FirstSteps />
             <Notice />
             <Listing />
           </View>

@@ -9,6 +9,7 @@ import { Naming } from '../NamePrompt';
 import { OpeningWords } from '../openings/OpeningWords';
 import { planActions } from '../plan-slice';
 import { Contradiction } from '../readings/Contradiction';
+import { RoomCard } from '../RoomCard';
 import { partsOf } from '../sketching/parts';
 import { MarksWords } from '../underlay/MarksBar';
 import { WalkClosing } from '../walk/WalkClosing';
@@ -59,7 +60,15 @@ function ChosenFoot() {
   const { sides, shown, strip } = useSides();
   const typing = useAppSelector((state) => state.plan.pad.field !== null);
   // the wall seen from inside takes the place of words about the room
+  const down = useAppSelector(({ plan }) => plan.selection.kind === 'room' && plan.choices.cardDown);
   const elevation = useAppSelector((state) => state.plan.choices.elevation);
+  if (down && !typing)
+    return (
+      <View>
+        <Contradiction brief />
+        <RoomCard />
+      </View>
+    );
   return (
     <View>
       {strip ? !elevation && <Contradiction brief /> : shown?.panel === null && !typing && <Contradiction />}
@@ -93,6 +102,7 @@ export function DoneButton() {
   const dispatch = useAppDispatch();
   const chosen = useAppSelector(({ plan }) => plan.selection.kind !== 'nothing' && plan.naming === null);
   const drawing = useAppSelector(({ plan }) => plan.proposal !== null);
+  const left = useAppSelector((state) => state.plan.choices.left);
   if (!chosen || drawing) return null;
   return (
     <IconButton
@@ -100,12 +110,14 @@ export function DoneButton() {
       icon="close"
       accessibilityLabel="Done"
       onPress={() => dispatch(planActions.selected({ kind: 'nothing' }))}
-      style={styles.done}
+      style={[styles.done, left ? styles.atLeft : styles.atRight]}
     />
   );
 }
 
 const styles = StyleSheet.create({
-  done: { position: 'absolute', right: 8, bottom: 8, width: TOUCH, height: TOUCH, margin: 0 },
+  atLeft: { left: 8 },
+  atRight: { right: 8 },
+  done: { position: 'absolute', bottom: 8, width: TOUCH, height: TOUCH, margin: 0 },
   tiles: { flexGrow: 0, maxHeight: 280 },
 });

@@ -1,3 +1,4 @@
+import { decimalMark } from '@velvet-tape/core';
 import { memo } from 'react';
 import { Pressable, StyleSheet, View, useWindowDimensions } from 'react-native';
 import { Icon, Text } from 'react-native-paper';
@@ -18,8 +19,12 @@ export function NumberPad() {
   const colours = useColours();
   const low = useWindowDimensions().height < LOW;
   const type = (types: string) => dispatch(planActions.typed(withKey(text, types)));
+  const left = useAppSelector((state) => state.plan.choices.left);
   return (
-    <View style={[styles.pad, low && styles.low, { backgroundColor: colours.velvet }]} accessibilityLabel="Number pad">
+    <View
+      style={[styles.pad, left && styles.left, low && styles.low, { backgroundColor: colours.velvet }]}
+      accessibilityLabel="Number pad"
+    >
       <View style={styles.keys}>
         {layout.map((row) => (
           <View key={row[0]!.label} style={styles.row}>
@@ -27,7 +32,7 @@ export function NumberPad() {
               <PadKey
                 low={low}
                 key={key.label}
-                label={key.label}
+                label={key.label === '.' ? decimalMark() : key.label}
                 says={key.says ?? key.label}
                 grow={key.grow ?? 1}
                 small={key.label.length > 2 && row.length > 4}
@@ -106,6 +111,8 @@ const PadKey = memo(function PadKey({
 
 const styles = StyleSheet.create({
   pad: { flexDirection: 'row', gap: 6, paddingHorizontal: 8, paddingBottom: 8, paddingTop: 6 },
+  /** Enter stands where the thumb is. */
+  left: { flexDirection: 'row-reverse' },
   low: { paddingTop: 4, paddingBottom: 4 },
   lowKey: { minHeight: 44 },
   keys: { flex: 1, gap: 6 },

@@ -6,8 +6,10 @@ import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { capital } from '../../../ui/capital';
 import { fitAll, takeTool } from '../commands';
+import { keepLeft } from '../hand';
 import { planActions } from '../plan-slice';
 import type { ToolName } from '../plan-state';
+import { selectFloor } from '../selectors';
 import type { ToolChoices } from '../tool-choices';
 import { FIRST_TOOLS, TOOL_WORDS } from '../tool-names';
 import { TraceOptions, UnderlayOptions } from '../underlay/UnderlayOptions';
@@ -66,12 +68,29 @@ function ToolPage() {
         <Text style={[styles.title, { color: colours.ink }]} role="heading" aria-level={2}>
           Tools
         </Text>
+        <Hand />
         <BarIcon icon="close" says="Close the tools" onPress={() => dispatch(planActions.toolsOpened(false))} />
       </View>
       {ALL.map((name) => (
         <ToolRow key={name} name={name} />
       ))}
     </ScrollView>
+  );
+}
+
+/** Which hand works the device: once for all jobs on it. */
+function Hand() {
+  const dispatch = useAppDispatch();
+  const left = useAppSelector((state) => state.plan.choices.left);
+  return (
+    <BarButton
+      label="Left hand"
+      chosen={left}
+      onPress={() => {
+        keepLeft(!left);
+        dispatch(planActions.choicesMade({ left: !left }));
+      }}
+    />
   );
 }
 
@@ -146,9 +165,16 @@ export function SheetButtons() {
   const resting = useAppSelector(
     ({ plan }) => plan.selection.kind === 'nothing' && !plan.toolsOpen && plan.naming === null,
   );
+  const left = useAppSelector((state) => state.plan.choices.left);
   if (!resting) return null;
   return (
-    <View style={[styles.beside, { backgroundColor: colours.chalk, borderColor: colours.linenDeep }]}>
+    <View
+      style={[
+        styles.beside,
+        left ? styles.atLeft : styles.atRight,
+        { backgroundColor: colours.chalk, borderColor: colours.linenDeep },
+      ]}
+    >
       <Magnet />
       <Fit />
     </View>
@@ -218,6 +244,10 @@ export function ToolOptions() {
     plan ? Object.keys(plan.readings).length + Object.keys(plan.heights).length : 0,
   );
   const traced = useAppSelector((state) => selectTraced(state) !== null);
+  const colours = useColours();
+  const bare = useAppSelector(
+    (state) => state.plan.proposal !== null || selectFloor(state)?.network.walls.length === 0,
+  );
   const choose = (made: Partial<ToolChoices>) => () => dispatch(planActions.choicesMade(made));
   const options = () => {
     switch (tool) {
@@ -265,7 +295,14 @@ export function ToolOptions() {
     }
   };
   const shown = options();
-  return shown && <View style={styles.options}>{shown}</View>;
+  const how = bare ? null : TOOL_WORDS[tool].how;
+  if (!shown && !how) return null;
+  return (
+    <View style={styles.options}>
+      {shown}
+      {how && <Text style={[styles.how, { color: colours.inkSoft }]}>{how}</Text>}
+    </View>
+  );
 }
 
 const styles = StyleSheet.create({
@@ -295,7 +332,7 @@ const styles = StyleSheet.create({
   toolName: { fontFamily: FONTS.sans, fontSize: 12.5, lineHeight: 16 },
   page: { flexDirection: 'row', gap: 6, padding: 8 },
   head: { width: '100%', flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', paddingLeft: 6 },
-  title: { fontFamily: FONTS.serif, fontSize: 20 },
+  title: { flex: 1, fontFamily: FONTS.serif, fontSize: 20 },
   toolRow: {
     flexGrow: 1,
     flexBasis: '46%',
@@ -320,7 +357,10 @@ const styles = StyleSheet.create({
     paddingTop: 6,
     alignItems: 'center',
   },
-  beside: { position: 'absolute', right: 8, bottom: 8, borderRadius: 10, borderWidth: 1 },
+  atLeft: { left: 8 },
+  atRight: { right: 8 },
+  how: { width: '100%', fontSize: 13.5, lineHeight: 17, paddingHorizontal: 4 },
+  beside: { position: 'absolute', bottom: 8, borderRadius: 10, borderWidth: 1 },
   icon: { width: TOUCH, height: TOUCH, margin: 0 },
   off: { opacity: 0.75 },
 });

@@ -1,4 +1,4 @@
-import { formatLength } from '@velvet-tape/core';
+import { decimals, formatLength } from '@velvet-tape/core';
 import { shallowEqual } from 'react-redux';
 import { type RootState, useAppSelector } from '../../../store/store';
 import { fieldsOfChosen } from '../chosen/kinds';
@@ -29,7 +29,7 @@ function proposalFields(proposal: Proposal, long: (mm: number) => string): Field
   return kind.fields(proposal).map((name) => {
     const value = kind.value(proposal, name);
     const shown = () =>
-      kind.angle?.(proposal) ? `${value!.toFixed(1)}°` : name === 'turn' ? turnOf(value!) : long(value!);
+      kind.angle?.(proposal) ? `${decimals(value!, 1)}°` : name === 'turn' ? turnOf(value!) : long(value!);
     return { name, label: kind.label?.(proposal, name) ?? LABEL[name], value: value === null ? '–' : shown() };
   });
 }

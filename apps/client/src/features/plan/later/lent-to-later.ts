@@ -27,6 +27,7 @@ export { goToFace, takeTool } from '../commands';
 export { downloadOpenings, downloadReadings, downloadWorkbook } from '../downloads';
 export { edit } from '../edit';
 export { FloorPicture } from '../FloorPicture';
+export { FirstSteps } from '../first-steps/FirstSteps';
 export { FieldBar } from '../foot/FieldBar';
 export { NumberPad } from '../foot/NumberPad';
 export { SideTabs } from '../foot/SideTabs';

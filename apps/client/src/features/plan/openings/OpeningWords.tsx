@@ -17,7 +17,9 @@ export function OpeningWords() {
   const checks = useChecks(floor);
   if (!floor || !face) return null;
   const along = misclosureAlong(floor, face);
-  const about = opening ? checks.filter(({ openings }) => openings.includes(opening.id)).slice(0, along ? 1 : 2) : [];
+  const about = opening
+    ? checks.filter(({ openings, advice }) => !advice && openings.includes(opening.id)).slice(0, along ? 1 : 2)
+    : [];
   const suspect = along?.misclosure.suspects[0].reading;
   return (
     <>

@@ -1,10 +1,11 @@
 import {
   type DerivedFloor,
+  type LetterBox,
   type Misclosure,
   type Point,
   type Reading,
-  type WrittenOver,
   between,
+  boxOf,
   direction,
   distance,
   leftOf,
@@ -43,6 +44,6 @@ export function suspectsOnPlan(floor: DerivedFloor, misclosures: readonly Misclo
 /** Height of that lettering, px. */
 export const SUSPECT_SIZE = 14;
 
-/** What the drawing leaves room for; lettering is its body height, mm of the house, shown so many px high. */
-export const roomForSuspects = (suspects: readonly SuspectOnPlan[], letteringPx: number): WrittenOver[] =>
-  suspects.map(({ at, text }) => ({ role: 'dimension.taped', at, text, turn: 0, size: SUSPECT_SIZE / letteringPx }));
+/** What the drawing leaves room for. */
+export const roomForSuspects = (suspects: readonly SuspectOnPlan[], px: number): LetterBox[] =>
+  suspects.map(({ at, text }) => boxOf({ role: 'dimension.taped', at, text, turn: 0, size: 1 }, SUSPECT_SIZE * px));

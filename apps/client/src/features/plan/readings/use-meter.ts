@@ -2,6 +2,7 @@ import { MM_PER_INCH, distance } from '@velvet-tape/core';
 import { useEffect, useState } from 'react';
 import type { LaserMeter, MeterStatus } from '../../../meter/laser-meter';
 import { SimulatedMeter } from '../../../meter/simulated-meter';
+import { trueLength } from '../../../meter/truth';
 import { type RootState, type AppDispatch, useAppDispatch } from '../../../store/store';
 import { spotLength } from '../openings/reading-along';
 import { planActions } from '../plan-slice';
@@ -21,7 +22,8 @@ function aimed(state: RootState): number | null {
   const spot = selectGapSpot(state);
   if (face && spot) return spotLength(face, spot);
   if (!face || pad.field !== 'length') return null;
-  return face.bulge === 0 ? face.length : distance(face.a, face.b);
+  const asItStands = trueLength(state.plan.jobId, state.plan.floor, face.from, face.to);
+  return asItStands ?? (face.bulge === 0 ? face.length : distance(face.a, face.b));
 }
 
 let meter: LaserMeter | null = null;

@@ -1,4 +1,4 @@
-import { type DerivedFloor, type Point, ringContains } from '@velvet-tape/core';
+import { type DerivedFloor, type Point, distance, distanceToSegment, ringContains } from '@velvet-tape/core';
 import { type Grip, gripAt, intentOfGrip, isStill } from './grips';
 import { type Bench, type Tool, isTap } from './tool';
 
@@ -6,11 +6,23 @@ import { type Bench, type Tool, isTap } from './tool';
 export const roomsWithin = (floor: DerivedFloor, ring: readonly Point[]): string[] =>
   floor.rooms.filter((room) => ringContains(ring, room.label)).map((room) => room.room.id);
 
+/** A stroke is straight that is nowhere farther from the line between its ends than this share of it. */
+const STRAIGHT = 0.2;
+
+/** What a stroke goes round: a straight one is the diagonal of a rectangle. */
+export function ringOf(stroke: readonly Point[]): readonly Point[] {
+  const [a, b] = [stroke[0], stroke.at(-1)];
+  if (!a || !b) return stroke;
+  const far = STRAIGHT * distance(a, b);
+  const straight = stroke.every((p) => distanceToSegment(a, b, p) <= far);
+  return straight ? rectangle(a, b) : stroke;
+}
+
 /** The four corners of the rectangle between two points. */
 export const rectangle = (a: Point, b: Point): Point[] => [a, { x: b.x, y: a.y }, b, { x: a.x, y: b.y }];
 
 /**
- * Chooses several rooms by drawing a line round them; a tap adds one, or takes it off again. A drag that begins in a
+ * Chooses several rooms by drawing a line round them, or straight across them, which is a rectangle; a tap adds one, or takes it off again. A drag that begins in a
  * chosen room moves all that are chosen. idle → pressed → drawing or moving → idle
  */
 export function lassoTool(bench: Bench): Tool {
@@ -39,10 +51,10 @@ export function lassoTool(bench: Bench): Tool {
       if (state.kind === 'moving') bench.preview(intentTo(state.grip, state.from, pointer.at), state.seed);
       if (state.kind !== 'drawing') return;
       state = { ...state, stroke: [...state.stroke, pointer.at] };
-      bench.lasso(state.stroke);
+      bench.lasso(ringOf(state.stroke));
     },
     up(pointer) {
-      if (state.kind === 'drawing') chooseAll(bench, roomsWithin(bench.floor(), state.stroke));
+      if (state.kind === 'drawing') chooseAll(bench, roomsWithin(bench.floor(), ringOf(state.stroke)));
       else if (state.kind === 'pressed') toggle(bench, pointer.at);
       else if (state.kind === 'moving') {
         const intent = intentTo(state.grip, state.from, pointer.at);

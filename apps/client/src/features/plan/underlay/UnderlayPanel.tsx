@@ -1,4 +1,4 @@
-import { type Underlay, formatLength, scaleOf } from '@velvet-tape/core';
+import { type Underlay, decimals, formatLength, scaleOf } from '@velvet-tape/core';
 import { type ReactNode, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Icon, Text, TextInput } from 'react-native-paper';
@@ -184,7 +184,7 @@ function FoundPanel({ underlay }: { underlay: Underlay }) {
         {turned && !underlay.locked && (
           <BarButton
             icon="format-rotate-90"
-            label={`Turn it ${Math.abs(found.skew + underlay.turn).toFixed(1)}°`}
+            label={`Turn it ${decimals(Math.abs(found.skew + underlay.turn), 1)}°`}
             says="Level the drawing first"
             onPress={() => dispatch(turnChosen(-(found.skew + underlay.turn)))}
           />

@@ -1,6 +1,7 @@
 import {
   type Underlay,
   agreementOf,
+  decimals,
   distance,
   fitScale,
   fitStretched,
@@ -15,7 +16,7 @@ import { type MarksProposal, WANTED, distancesOf } from './marks';
 type Units = 'metric' | 'imperial';
 
 const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth'] as const;
-const percent = (share: number): string => `${(Math.abs(share) * 100).toFixed(1)} %`;
+const percent = (share: number): string => `${decimals(Math.abs(share) * 100, 1)} %`;
 
 /** What is to be marked next. */
 export function markWords({ task, marks, distances }: MarksProposal): string {
