@@ -35,9 +35,39 @@ test('every main view can be used by everybody, as far as axe can tell', async (
   await clean(page, 'wall');
   await page.getByRole('tab', { name: 'Stands in it' }).tap();
   await clean(page, 'in the wall');
+  await key(page, 'More doors and windows').tap();
+  await page.getByTestId('kind-tray').waitFor();
+  await clean(page, 'tray');
   await page.getByRole('tab', { name: 'Made of' }).tap();
   await clean(page, 'made of');
+  await key(page, 'Done').tap();
+  for (const [part, shown] of [
+    ['Openings', 'schedule'],
+    ['Readings', 'readings'],
+    ['History', 'history'],
+  ] as const) {
+    await page.getByRole('tab', { name: part }).tap();
+    await page.getByTestId(shown).getByRole('button').nth(1).waitFor();
+    await clean(page, part);
+  }
+  await page.getByRole('tab', { name: 'This job' }).tap();
+  await page.getByLabel('Name (can wait)').waitFor();
+  await clean(page, 'this job');
+  await key(page, 'Back to the plan').tap();
+  // a desk at 200 %
+  await page.setViewportSize({ width: 640, height: 400 });
+  await page.getByRole('tab', { name: 'Plan' }).waitFor();
+  await clean(page, 'enlarged');
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.getByLabel('Ledger of rooms').waitFor();
   await clean(page, 'desk');
+  await page
+    .getByLabel('Ledger of rooms')
+    .getByRole('button', { name: /^Ticket hall/ })
+    .click();
+  await page.getByLabel('Walls of the room').waitFor();
+  await clean(page, 'desk with a room');
+  await page.keyboard.press('?');
+  await page.getByTestId('keys').waitFor();
+  await clean(page, 'keys');
 });

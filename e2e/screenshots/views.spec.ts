@@ -166,7 +166,7 @@ plain.describe('on a wide screen', () => {
 
   test('wide view', async ({ page }) => {
     await page.goto('/job/ferry-house');
-    await page.getByRole('button', { name: /^Ticket hall/ }).click();
+    await page.getByRole('button', { name: /^Ticket hall/ }).first().click();
     await page.getByRole('button', { name: /^Wall 4/ }).click();
     await page.getByTestId('tape-strip').waitFor();
     await picture(page, 'wide-plan');
@@ -182,7 +182,7 @@ plain.describe('on a wide screen', () => {
 
     test('wide view in the dark', async ({ page }) => {
       await page.goto('/job/ferry-house');
-      await page.getByRole('button', { name: /^Net store/ }).click();
+      await page.getByRole('button', { name: /^Net store/ }).first().click();
       await page.getByText('Volume').waitFor();
       await picture(page, 'wide-plan-dark');
     });

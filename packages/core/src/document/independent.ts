@@ -6,4 +6,5 @@ export const OF_JOB: Readonly<Record<keyof Omit<JobDetails, 'usual'>, string>> =
   address: 'the address',
   units: 'the unit',
   north: 'north',
+  note: 'the note',
 };

@@ -47,11 +47,7 @@ export function ownType(draft: Draft, opening: Id, change: Partial<OpeningSpec>)
   const type = draft.types[placed.type]!;
   const spec = requireSpec({ ...type, ...change });
   if (isAlone(draft, placed.type)) draft.put('types', { ...type, ...spec });
-  else {
-    draft.put('openings', { ...placed, type: takeType(draft, spec) });
-    const { label } = draft.opening(opening)!;
-    draft.notes.push(`${label} has a type of its own now. The others of its old type stay as they were.`);
-  }
+  else draft.put('openings', { ...placed, type: takeType(draft, spec) });
 }
 
 const isAlone = (draft: Draft, type: Id): boolean =>

@@ -106,7 +106,12 @@ function changeSize(draft: Draft, id: Id, size: OpeningSize, all: boolean): void
         if (each.type === opening.type && each.ownSill !== null) draft.put('openings', { ...each, ownSill: null });
     return;
   }
-  if (Object.keys(rest).length > 0) ownType(draft, id, rest);
+  if (Object.keys(rest).length > 0) {
+    ownType(draft, id, rest);
+    const { label, type } = draft.opening(id)!;
+    if (type !== opening.type)
+      draft.notes.push(`${label} has a type of its own now. The others of its old type stay as they were.`);
+  }
   if (sill !== undefined) {
     const now = draft.openings[id]!;
     draft.put('openings', { ...now, ownSill: sill === draft.types[now.type]!.sill ? null : sill });

@@ -46,6 +46,8 @@ const STEPS: Record<number, (plan: Loose) => Loose> = {
   7: (plan) => ({ ...plan, schema: 8 }),
   // floors have a height
   8: (plan) => ({ ...plan, schema: 9, floors: each(plan['floors'], (floor) => ({ height: null, ...floor })) }),
+  // a note to the job
+  9: (plan) => ({ ...plan, schema: 10, job: isObject(plan['job']) ? { note: '', ...plan['job'] } : plan['job'] }),
 };
 
 /** In the order they were made, by floor and kind. */

@@ -12,7 +12,7 @@ export function newPlan(job: Partial<JobDetails> & { name: string }): Plan {
   const none = Object.fromEntries(COLLECTIONS.map((name) => [name, {}])) as unknown as Collections;
   return {
     schema: SCHEMA_VERSION,
-    job: { address: '', units, usual: USUAL[units], north: 0, ...job },
+    job: { address: '', units, usual: USUAL[units], north: 0, note: '', ...job },
     ...none,
     floors: { ground: { id: 'ground', name: 'Ground floor', level: 0, height: null } },
   };

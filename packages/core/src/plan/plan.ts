@@ -19,7 +19,7 @@ export * from './kinds/walls';
 export * from './values';
 
 /** Version of the document, see migrations. */
-export const SCHEMA_VERSION = 9;
+export const SCHEMA_VERSION = 10;
 
 export type Units = 'metric' | 'imperial';
 
@@ -36,6 +36,8 @@ export interface JobDetails {
   };
   /** Direction of north on the sheet, degrees clockwise from straight up. */
   readonly north: number;
+  /** What else is to be known of the job: where the key is, whom to ask. */
+  readonly note: string;
 }
 
 /**

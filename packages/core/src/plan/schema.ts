@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { id, millimetres, nameOf } from './kinds/fields';
+import { id, millimetres, nameOf, note } from './kinds/fields';
 import { COLLECTIONS, type CollectionName, KINDS } from './kinds';
 import { type Plan, SCHEMA_VERSION } from './plan';
 
@@ -18,6 +18,7 @@ export const jobDetailsSchema = z.object({
     ceilingHeight: millimetres.positive(),
   }),
   north: z.number().min(-360).max(360),
+  note,
 });
 
 const collections = Object.fromEntries(

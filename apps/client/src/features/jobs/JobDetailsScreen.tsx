@@ -1,4 +1,4 @@
-import { type Plan, parseAngle } from '@velvet-tape/core';
+import { LONGEST_NOTE, type Plan, parseAngle } from '@velvet-tape/core';
 import { useMemo } from 'react';
 import { z } from 'zod';
 import { useAppDispatch } from '../../store/store';
@@ -16,9 +16,10 @@ const schema = z.intersection(
       const angle = read(text);
       if (!angle.ok) context.addIssue({ code: 'custom', message: angle.reason });
     }),
+    note: z.string().max(LONGEST_NOTE, `A note can have ${LONGEST_NOTE} characters at most.`),
   }),
 );
-type Form = Details & { north: string };
+type Form = Details & { north: string; note: string };
 
 const valuesOf = ({ job }: Plan): Form => ({
   name: job.name,
@@ -26,6 +27,7 @@ const valuesOf = ({ job }: Plan): Form => ({
   units: job.units,
   ...sizesIn(job.units, job.usual),
   north: String(job.north),
+  note: job.note,
 });
 
 /** What is known of the open job as a whole, to be changed at any time. Other units change how things read, not what was read. */
@@ -37,6 +39,7 @@ export function JobDetailsScreen({ plan }: { plan: Plan }) {
     (): readonly Row<Form>[] => [
       ...(detailRows((units) => sizesIn(units, usual)) as readonly Row<Form>[]),
       { kind: 'text', name: 'north', label: 'North, degrees clockwise from straight up' },
+      { kind: 'text', name: 'note', label: 'Note: the key, whom to ask, what to look out for', lines: 4 },
     ],
     [usual],
   );
@@ -46,11 +49,12 @@ export function JobDetailsScreen({ plan }: { plan: Plan }) {
     const questions = ask(form);
     if (questions.length > 0) return questions;
     const north = read(form.north);
-    const { name, address, units } = form;
+    const { name, address, units, note } = form;
     const details = {
       name,
       address,
       units,
+      note,
       north: north.ok ? north.value % 360 : plan.job.north,
       usual: { ...usual, ...usualOf(form, usual) },
     };

@@ -6,6 +6,7 @@ import { ActivityIndicator, Button, Icon, Text } from 'react-native-paper';
 import { ALL_JOBS, type JobsFound, type Wanted, currentJobs, somethingWaits } from '../../sync/listing';
 import { BarButton } from '../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
+import { useTitle } from '../../ui/use-title';
 import { bringInJob } from './bring-in';
 import { JobLine } from './JobLine';
 
@@ -17,6 +18,7 @@ type State = { kind: 'loading' } | { kind: 'failed'; reason: string } | ({ kind:
 export function JobsScreen() {
   const colours = useColours();
   const router = useRouter();
+  useTitle();
   const [state, setState] = useState<State>({ kind: 'loading' });
   const [wanted, setWanted] = useState(ALL_JOBS);
   const [refused, setRefused] = useState('');

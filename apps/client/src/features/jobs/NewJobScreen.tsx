@@ -3,6 +3,7 @@ import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { newOnDevice } from '../../sync/device';
 import { syncEngine } from '../plan/session';
+import { useTitle } from '../../ui/use-title';
 import { DetailsForm } from './DetailsForm';
 import { type Details, askOnce, detailRows, detailsSchema, sizesIn, usualOf } from './details';
 
@@ -18,6 +19,7 @@ const nameOfNow = (): string =>
 /** A new job: everything has a sensible default, so one tap is enough. */
 export function NewJobScreen() {
   const router = useRouter();
+  useTitle('New job');
   const ask = useMemo(() => askOnce('Start'), []);
   const start = async (form: Details) => {
     const questions = ask(form);

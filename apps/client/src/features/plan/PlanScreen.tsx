@@ -4,6 +4,7 @@ import { StyleSheet, View, useWindowDimensions } from 'react-native';
 import { ActivityIndicator, Button, Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { Part } from '../../ui/Part';
+import { useTitle } from '../../ui/use-title';
 import { JobDetailsScreen } from '../jobs/JobDetailsScreen';
 import { LOW, TOUCH, WIDE, useColours } from '../../ui/theme';
 import { useSides } from './chosen/parts';
@@ -16,6 +17,7 @@ import { EmptySheet, PlanCanvas } from './PlanCanvas';
 import { Listing } from './later/Listing';
 import { Notice } from './Notice';
 import { PartsBar } from './parts/PartsBar';
+import { PARTS } from './parts/parts';
 import { usePartInAddress } from './parts/use-part-in-address';
 import type { PlanState } from './plan-state';
 import { closeJob, openJob, openReadable } from './session';
@@ -36,6 +38,7 @@ export function PlanScreen({ id, part }: { id: string; part: string | null }) {
   useShortcuts();
   usePartInAddress(id, part);
   usePrinting();
+  useJobTitle();
   useEffect(() => {
     dispatch(viewActions.reset());
     void dispatch(openJob(id));
@@ -46,6 +49,12 @@ export function PlanScreen({ id, part }: { id: string; part: string | null }) {
   if (loading !== 'ready') return <NotReady loading={loading} />;
   if (details) return <JobDetailsScreen plan={details} />;
   return wide ? <Wide /> : <HandLayout />;
+}
+
+function useJobTitle(): void {
+  const name = useAppSelector(({ plan }) => plan.plan?.job.name ?? '');
+  const part = useAppSelector(({ plan }) => PARTS.find((each) => each.name === plan.listing)?.label ?? '');
+  useTitle(part, name);
 }
 
 const Desk = lazy(() => import('./desk/Desk'));
@@ -88,7 +97,7 @@ function HandLayout() {
         </View>
         {strip && <CalmStrip />}
       </View>
-      <View style={turned ? [styles.beside, { borderColor: colours.linenDeep }] : null}>
+      <View style={turned ? [styles.beside, { borderColor: colours.linenDeep, width: Math.min(BESIDE, width / 2) }] : null}>
         <Foot />
       </View>
     </View>
@@ -104,6 +113,9 @@ function useStripShown(height: number): boolean {
     return chosen && (height >= SMALL || height < LOW || !padOpen || plan.selection.kind === 'opening');
   });
 }
+
+/** The foot at the side of a turned phone, px; half of a narrow one. */
+const BESIDE = 376;
 
 /** On one lower than this the strip and the pad leave no sheet, px. */
 const SMALL = 700;
@@ -147,6 +159,6 @@ const styles = StyleSheet.create({
   underParts: { position: 'absolute', top: TOUCH, left: 0, right: 0, bottom: 0, pointerEvents: 'box-none' },
   columnsBack: { flex: 1, flexDirection: 'row-reverse', minHeight: 0 },
   columns: { flex: 1, flexDirection: 'row', minHeight: 0 },
-  beside: { width: 376, borderLeftWidth: 1, justifyContent: 'flex-end' },
+  beside: { borderLeftWidth: 1, justifyContent: 'flex-end' },
   notReady: { alignItems: 'center', justifyContent: 'center', gap: 16, padding: 30 },
 });

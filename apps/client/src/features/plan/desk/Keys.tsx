@@ -10,7 +10,7 @@ const { KEYS, TOOL_WORDS } = lent();
 export default function Keys() {
   return (
     <ListPanel title="Keys" testID="keys" downloads={[]}>
-      <ScrollView contentContainerStyle={styles.all}>
+      <ScrollView contentContainerStyle={styles.all} tabIndex={0}>
         <Lines of={KEYS} />
         <Lines of={Object.values(TOOL_WORDS).map(({ key, label, does }) => [key, `${label}: ${does}`] as const)} />
       </ScrollView>

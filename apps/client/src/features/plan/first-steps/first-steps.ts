@@ -19,7 +19,7 @@ const resting = ({ plan }: RootState): boolean => plan.proposal === null && plan
 export const FIRST_STEPS: readonly FirstStep[] = [
   {
     name: 'name',
-    words: 'A room wants a name: tap one of these, type another, or say it later.',
+    words: 'A room wants a name: tap one of these, or type another. It can wait.',
     when: ({ plan }) => plan.naming !== null,
     done: ({ plan }) => Object.values(plan.plan?.rooms ?? {}).some(({ name }) => name !== ''),
   },

@@ -1,10 +1,11 @@
 import { type ComponentType } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { IconButton } from 'react-native-paper';
-import { type RootState, useAppDispatch, useAppSelector } from '../../../store/store';
+import { type Command, type RootState, useAppDispatch, useAppSelector } from '../../../store/store';
 import { TOUCH } from '../../../ui/theme';
 import { Calm } from '../Calm';
 import { type Side, SideTiles, useSides } from '../chosen/parts';
+import { takeTool } from '../commands';
 import { Naming } from '../NamePrompt';
 import { OpeningWords } from '../openings/OpeningWords';
 import { planActions } from '../plan-slice';
@@ -97,6 +98,13 @@ function SideShown({ side }: { side: Side }) {
   );
 }
 
+/** Done with what is chosen; with a picture, rooms answer again. */
+const done: Command = (dispatch, getState) => {
+  const { selection } = getState().plan;
+  dispatch(planActions.selected({ kind: 'nothing' }));
+  if (selection.kind === 'underlay') dispatch(takeTool('choose'));
+};
+
 /** At the side of the sheet, over the foot: done with what is chosen. */
 export function DoneButton() {
   const dispatch = useAppDispatch();
@@ -109,7 +117,7 @@ export function DoneButton() {
       mode="contained"
       icon="close"
       accessibilityLabel="Done"
-      onPress={() => dispatch(planActions.selected({ kind: 'nothing' }))}
+      onPress={() => dispatch(done)}
       style={[styles.done, left ? styles.atLeft : styles.atRight]}
     />
   );
