@@ -71,3 +71,40 @@ test('every main view can be used by everybody, as far as axe can tell', async (
   await page.getByTestId('keys').waitFor();
   await clean(page, 'keys');
 });
+
+test('lettering twice as large, as a person has chosen it in the browser, loses no figure and nothing beside the screen', async ({
+  page,
+}) => {
+  await page.addInitScript(() =>
+    document.addEventListener('DOMContentLoaded', () => {
+      document.documentElement.style.fontSize = '32px';
+    }),
+  );
+  /** What is written and not seen: figures cut short, anything beyond the sides of the screen. */
+  const lost = () =>
+    page.evaluate(() =>
+      [...document.querySelectorAll<HTMLElement>('#root [dir=auto]')]
+        .filter((it) => it.childElementCount === 0 && it.getClientRects().length > 0)
+        .filter((it) => {
+          const { left, right, width } = it.getBoundingClientRect();
+          const cut = it.scrollWidth > it.clientWidth + 1 && /\d/.test(it.textContent ?? '');
+          return width > 1 && (cut || left < -1 || right > innerWidth + 1);
+        })
+        .map((it) => it.textContent),
+    );
+  await page.goto('/');
+  await page.getByRole('link', { name: /^Quince Cottage/ }).waitFor();
+  expect.soft(await lost(), 'jobs').toEqual([]);
+  await page.goto('/job/ferry-house');
+  await page.getByTestId('job-total').waitFor();
+  expect.soft(await lost(), 'plan').toEqual([]);
+  await page.getByTestId(/^name/).first().tap();
+  await page.getByRole('tab', { name: 'Figures' }).waitFor();
+  expect.soft(await lost(), 'room').toEqual([]);
+  await page.getByText(/Tape the walls|Go round the walls/).tap();
+  await page.getByRole('tab', { name: 'Stands in it' }).waitFor();
+  expect.soft(await lost(), 'wall').toEqual([]);
+  await expect(page.getByRole('button', { name: 'Enter', exact: true })).toBeInViewport({ ratio: 1 });
+  await page.getByRole('tab', { name: 'Stands in it' }).tap();
+  expect.soft(await lost(), 'in the wall').toEqual([]);
+});

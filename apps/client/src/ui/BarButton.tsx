@@ -58,6 +58,6 @@ const styles = StyleSheet.create({
     borderWidth: 1,
     borderRadius: 15,
   },
-  label: { fontFamily: FONTS.sans, fontSize: 14, lineHeight: 20, textAlign: 'center' },
+  label: { flexShrink: 1, fontFamily: FONTS.sans, fontSize: 14, lineHeight: 20, textAlign: 'center' },
   icon: { width: TOUCH, height: TOUCH, margin: 0 },
 });

@@ -1,3 +1,4 @@
+import { Platform } from 'react-native';
 import { configureFonts, useTheme } from 'react-native-paper';
 import { MD3DarkTheme } from 'react-native-paper/lib/module/styles/themes/v3/DarkTheme';
 import { MD3LightTheme } from 'react-native-paper/lib/module/styles/themes/v3/LightTheme';
@@ -53,7 +54,21 @@ const DARK: typeof LIGHT = {
 };
 export type HouseColours = typeof LIGHT;
 
-const fonts = configureFonts({ config: { fontFamily: FONTS.sans } });
+/** The library's own lettering in the same way as ours (`babel.config.js`): as large as a person has chosen in the browser. */
+const fonts = Object.fromEntries(
+  Object.entries(configureFonts({ config: { fontFamily: FONTS.sans } })).map(([name, font]) => [
+    name,
+    inRem(name === 'default' ? { ...font, ['fontSize']: 14 } : font),
+  ]),
+) as ReturnType<typeof configureFonts>;
+
+function inRem(font: object): object {
+  const size = (key: string) => (font as Record<string, unknown>)[key];
+  const rem = (px: unknown) => (Platform.OS === 'web' && typeof px === 'number' ? `${px / 16}rem` : px);
+  return 'fontSize' in font
+    ? { ...font, ['fontSize']: rem(size('fontSize')), ['lineHeight']: rem(size('lineHeight')) }
+    : font;
+}
 
 function paperTheme(dark: boolean) {
   const c = dark ? DARK : LIGHT;

@@ -50,7 +50,7 @@ export const JobLine = memo(function JobLine({ job, bin, trouble, onDone, does }
               {job.name}
             </Text>
             {job.address !== '' && (
-              <Text style={{ color: colours.inkSoft }} numberOfLines={1}>
+              <Text style={{ color: colours.inkSoft }} numberOfLines={3}>
                 {job.address}
               </Text>
             )}

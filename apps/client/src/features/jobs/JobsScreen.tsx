@@ -237,6 +237,8 @@ const styles = StyleSheet.create({
   find: {
     flexGrow: 1,
     flexBasis: '100%',
+    minWidth: 0,
+    maxWidth: '100%',
     minHeight: TOUCH,
     borderWidth: 1,
     borderRadius: 10,

@@ -6,6 +6,7 @@ import { Icon, IconButton, Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import type { SyncState } from '../../sync/engine';
 import { DropMenu } from '../../ui/DropMenu';
+import { rem } from '../../ui/rem';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
 import { SyncTrouble } from '../../ui/SyncTrouble';
 import { goToFloor } from './commands';
@@ -62,14 +63,14 @@ export function Header({ wide }: { wide: boolean }) {
             onPress={() => dispatch(planActions.listed('details'))}
             style={styles.about}
           >
-            <Text style={styles.name} numberOfLines={1}>
+            <Text style={styles.name} numberOfLines={2}>
               {plan.job.name}
             </Text>
             <Icon source="pencil-outline" size={14} color="#C9B9CC" />
           </Pressable>
         </View>
         <View style={styles.line}>
-          <Text style={styles.total} numberOfLines={1} testID="job-total">
+          <Text style={styles.total} testID="job-total">
             {roughly(totals.rough, formatArea(totals.area, plan.job.units))}
           </Text>
           <Pressable
@@ -169,9 +170,16 @@ function FloorMenu({ plan, floor }: { plan: Plan; floor: string }) {
 
 const PALE = '#F8F2E7';
 const styles = StyleSheet.create({
-  header: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: 4, minHeight: 60 },
+  header: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    alignContent: 'center',
+    paddingHorizontal: 4,
+    minHeight: 60,
+  },
   icon: { width: TOUCH, height: TOUCH, margin: 0 },
-  title: { flex: 1, minWidth: 0 },
+  title: { flex: 1, minWidth: rem(92) },
   trouble: { padding: 8 },
   name: { fontFamily: FONTS.serif, fontSize: 18, lineHeight: 24, color: PALE },
   about: { flexDirection: 'row', alignItems: 'center', gap: 6, minHeight: 30 },

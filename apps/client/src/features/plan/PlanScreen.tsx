@@ -4,6 +4,7 @@ import { StyleSheet, View, useWindowDimensions } from 'react-native';
 import { ActivityIndicator, Button, Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { Part } from '../../ui/Part';
+import { lettering } from '../../ui/rem';
 import { useTitle } from '../../ui/use-title';
 import { JobDetailsScreen } from '../jobs/JobDetailsScreen';
 import { LOW, TOUCH, WIDE, useColours } from '../../ui/theme';
@@ -97,7 +98,9 @@ function HandLayout() {
         </View>
         {strip && <CalmStrip />}
       </View>
-      <View style={turned ? [styles.beside, { borderColor: colours.linenDeep, width: Math.min(BESIDE, width / 2) }] : null}>
+      <View
+        style={turned ? [styles.beside, { borderColor: colours.linenDeep, width: Math.min(BESIDE, width / 2) }] : null}
+      >
         <Foot />
       </View>
     </View>
@@ -110,7 +113,7 @@ function useStripShown(height: number): boolean {
   return useAppSelector(({ plan }) => {
     const chosen = strip && plan.proposal === null && plan.naming === null;
     const padOpen = plan.panel === null && plan.pad.field !== null;
-    return chosen && (height >= SMALL || height < LOW || !padOpen || plan.selection.kind === 'opening');
+    return chosen && (height / lettering() >= SMALL || height < LOW || !padOpen || plan.selection.kind === 'opening');
   });
 }
 

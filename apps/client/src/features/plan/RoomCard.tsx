@@ -13,7 +13,8 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../store/store';
-import { BarIcon } from '../../ui/BarButton';
+import { BarButton, BarIcon } from '../../ui/BarButton';
+import { rem } from '../../ui/rem';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
 import { goToWall } from './commands';
 import { NamePrompt } from './NamePrompt';
@@ -89,14 +90,12 @@ function Card({ room, walls }: { room: DerivedRoom; walls: boolean }) {
             ))}
           </View>
           {first && !walls && (
-            <Button
-              mode="contained"
+            <BarButton
+              strong
               icon="tape-measure"
-              contentStyle={styles.tall}
+              label={toTape > 0 ? `Tape the walls (${toTape} still rough)` : 'Go round the walls'}
               onPress={() => dispatch(goToWall(first))}
-            >
-              {toTape > 0 ? `Tape the walls (${toTape} still rough)` : 'Go round the walls'}
-            </Button>
+            />
           )}
           {floor && floor.readings.length > 0 && <WhatNext floor={floor} room={room} />}
         </>
@@ -110,7 +109,7 @@ const styles = StyleSheet.create({
   head: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' },
   name: { flex: 1, fontFamily: FONTS.serif, fontSize: 22, lineHeight: 28 },
   figures: { flexDirection: 'row', flexWrap: 'wrap', rowGap: 8 },
-  figure: { width: '50%' },
+  figure: { flexBasis: '45%', flexGrow: 1, minWidth: rem(140) },
   label: { fontSize: 13 },
   value: { fontFamily: FONTS.strong, fontSize: 18, fontVariant: ['tabular-nums'] },
   tall: { minHeight: TOUCH },

@@ -10,6 +10,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { type RootState, useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton } from '../../../ui/BarButton';
+import { rem } from '../../../ui/rem';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { selectGhost } from '../chosen/kinds';
 import { changeEntryUnit, enter } from '../commands';
@@ -343,6 +344,7 @@ const styles = StyleSheet.create({
     minHeight: TOUCH,
     flexGrow: 1,
     flexBasis: '20%',
+    minWidth: rem(76),
     maxWidth: '48%',
     paddingHorizontal: 6,
     paddingVertical: 2,
@@ -365,8 +367,8 @@ const styles = StyleSheet.create({
   longer: { fontSize: 12.5 },
   ask: { flex: 1, fontSize: 17, fontFamily: FONTS.strong },
   alone: { paddingHorizontal: 12, paddingTop: 8, fontSize: 14 },
-  typed: { flex: 1, minWidth: 92 },
+  typed: { flex: 1, minWidth: rem(92) },
   typedText: { fontFamily: FONTS.strong, fontSize: 24, lineHeight: 28, fontVariant: ['tabular-nums'] },
   longLabel: { fontSize: 15, lineHeight: 18 },
-  scope: { flexDirection: 'row', gap: 6 },
+  scope: { flexDirection: 'row', flexWrap: 'wrap', gap: 6 },
 });

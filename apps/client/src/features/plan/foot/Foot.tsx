@@ -1,5 +1,5 @@
 import { type ComponentType } from 'react';
-import { ScrollView, StyleSheet, View } from 'react-native';
+import { ScrollView, StyleSheet, View, useWindowDimensions } from 'react-native';
 import { IconButton } from 'react-native-paper';
 import { type Command, type RootState, useAppDispatch, useAppSelector } from '../../../store/store';
 import { TOUCH } from '../../../ui/theme';
@@ -80,10 +80,15 @@ function ChosenFoot() {
   );
 }
 
+/** What stands at the foot is no higher than this share of the window, and no lower than so many px; the rest is scrolled to. */
+const MOST = 0.5;
+const LEAST = 270;
+
 /** Figures are typed in their place; what can be done stands there as tiles, else what the side has of its own. */
 function SideShown({ side }: { side: Side }) {
   const typing = useAppSelector((state) => state.plan.pad.field !== null);
   const { panel, Tiles, Content } = side;
+  const most = Math.max(LEAST, MOST * useWindowDimensions().height);
   const figures = panel === null || panel === 'type';
   return (
     <>
@@ -93,7 +98,15 @@ function SideShown({ side }: { side: Side }) {
           <SideTiles side={side} />
         </ScrollView>
       )}
-      {figures && typing ? <NumberPad /> : Content && <Content />}
+      {figures && typing ? (
+        <NumberPad />
+      ) : (
+        Content && (
+          <ScrollView style={[styles.tiles, { maxHeight: most }]}>
+            <Content />
+          </ScrollView>
+        )
+      )}
     </>
   );
 }

@@ -1,6 +1,6 @@
 import { decimalMark } from '@velvet-tape/core';
 import { memo } from 'react';
-import { Pressable, StyleSheet, View, useWindowDimensions } from 'react-native';
+import { Platform, Pressable, StyleSheet, View, useWindowDimensions } from 'react-native';
 import { Icon, Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { FONTS, LOW, useColours } from '../../../ui/theme';
@@ -60,6 +60,16 @@ export function NumberPad() {
   );
 }
 
+/** Keys grow with what is chosen in the browser, as far as they hold it. */
+const KEY_SIZES = {
+  small: capped(15, 20),
+  long: capped(18, 24),
+  usual: capped(22, 32),
+};
+function capped(px: number, most: number): number {
+  return Platform.OS === 'web' ? (`min(${px / 16}rem, ${most}px)` as unknown as number) : px;
+}
+
 interface PadKeyProps {
   label: string;
   says: string;
@@ -101,7 +111,13 @@ const PadKey = memo(function PadKey({
       {icon ? (
         <Icon source={icon} size={26} color={ink} />
       ) : (
-        <Text style={{ color: ink, fontFamily: FONTS.strong, fontSize: small ? 15 : label.length > 3 ? 18 : 22 }}>
+        <Text
+          style={{
+            color: ink,
+            fontFamily: FONTS.strong,
+            fontSize: KEY_SIZES[small ? 'small' : label.length > 3 ? 'long' : 'usual'],
+          }}
+        >
           {label}
         </Text>
       )}

@@ -51,7 +51,7 @@ function Tab({ side: { panel, label, icon }, on }: { side: Side; on: boolean }) 
 
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', alignItems: 'stretch', paddingHorizontal: 2 },
-  tabs: { flex: 1, flexDirection: 'row', alignItems: 'stretch' },
+  tabs: { flex: 1, flexDirection: 'row', flexWrap: 'wrap', alignItems: 'stretch' },
   tab: {
     flex: 1,
     flexBasis: 'auto',

@@ -3,6 +3,7 @@ import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Icon, IconButton, Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
+import { rem } from '../../../ui/rem';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { capital } from '../../../ui/capital';
 import { fitAll, takeTool } from '../commands';
@@ -308,10 +309,18 @@ export function ToolOptions() {
 const styles = StyleSheet.create({
   foot: { borderTopWidth: 1 },
   fill: { flex: 1 },
-  bar: { flexDirection: 'row', alignItems: 'center', gap: 4, paddingHorizontal: 6, paddingVertical: 6 },
+  bar: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    gap: 4,
+    paddingHorizontal: 6,
+    paddingVertical: 6,
+  },
   wrap: { flexWrap: 'wrap' },
   tool: {
     flex: 1,
+    minWidth: rem(52),
     minHeight: TOUCH + 4,
     borderRadius: 10,
     borderWidth: 1,

@@ -1,6 +1,7 @@
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Icon, Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { rem } from '../../../ui/rem';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { planActions } from '../plan-slice';
 import { PARTS, type PartName, partAt } from './parts';
@@ -64,9 +65,25 @@ function PartTab({
 }
 
 const styles = StyleSheet.create({
-  bar: { position: 'absolute', top: 0, left: 0, right: 0, zIndex: 4, flexDirection: 'row', borderBottomWidth: 1 },
+  bar: {
+    position: 'absolute',
+    top: 0,
+    left: 0,
+    right: 0,
+    zIndex: 4,
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    borderBottomWidth: 1,
+  },
   wide: { flexDirection: 'row', alignSelf: 'stretch', marginRight: 12 },
-  tab: { flex: 1, minHeight: TOUCH, alignItems: 'center', justifyContent: 'center', borderBottomWidth: 3 },
+  tab: {
+    flex: 1,
+    minWidth: rem(64),
+    minHeight: TOUCH,
+    alignItems: 'center',
+    justifyContent: 'center',
+    borderBottomWidth: 3,
+  },
   wideTab: {
     flexDirection: 'row',
     gap: 6,
