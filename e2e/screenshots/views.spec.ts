@@ -21,25 +21,6 @@ async function sketching(page: Page, finger: Finger): Promise<void> {
     await page.getByText(/Drag across the sheet/).waitFor();
     await press(page, tool);
   };
-  await sheet('Corners');
-  await finger.tap([80, 170]);
-  for (const [way, digits] of [
-    ['to the right', '42'],
-    ['down the sheet', '18'],
-  ] as const) {
-    await key(`Next leg ${way}`).tap();
-    await key(digits[0]!).tap();
-    await key('point').tap();
-    await key(digits[1]!).tap();
-    await key('Enter').tap();
-  }
-  await finger.down([[250, 252]]);
-  for (let i = 1; i <= 8; i += 1) await finger.move([[250 - 2 * i, 262 + 10 * i]]);
-  await finger.rest([236, 345]);
-  await page.getByTestId('leg').waitFor({ state: 'attached' });
-  await picture(page, 'phone-corners');
-  await finger.up();
-
   await sheet('Loop');
   const corners = [
     [70, 240],
@@ -125,6 +106,16 @@ plain.describe('on a phone', () => {
     await finger.tap(await middleOf(length(page, '12′ 6″')));
     await finger.tap(await middleOf(page.getByTestId('strip-window')));
     await picture(page, 'phone-window-imperial');
+    for (const step of ['Delete', 'Control+z']) {
+      await page.keyboard.press(step);
+      await page.locator('[data-testid=sync][aria-label=Saving]').waitFor();
+      await page.locator('[data-testid=sync][aria-label=Saved]').waitFor();
+    }
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Escape');
+    await page.getByRole('tab', { name: 'History' }).tap();
+    await page.getByText('The job was begun').waitFor();
+    await picture(page, 'phone-history');
     await page.goto('/job/ferry-house');
     await finger.tap(await middleOf(page.getByTestId(/^name/).getByText('Ticket hall')));
     await page.getByText('Volume').waitFor();
@@ -167,7 +158,7 @@ plain.describe('on a wide screen', () => {
   test('wide view', async ({ page }) => {
     await page.goto('/job/ferry-house');
     await page.getByRole('button', { name: /^Ticket hall/ }).first().click();
-    await page.getByRole('button', { name: /^Wall 4/ }).click();
+    await page.getByRole('button', { name: /^Wall 4: / }).click();
     await page.getByTestId('tape-strip').waitFor();
     await picture(page, 'wide-plan');
     await page.getByRole('button', { name: /^Floor: / }).click();

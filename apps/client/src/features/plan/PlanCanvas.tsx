@@ -151,7 +151,7 @@ function useLaidOver(px: number): readonly LetterBox[] {
   const face = useAppSelector((state) => (state.plan.selection.kind === 'wall' ? selectFace(state) : null));
   return useMemo(() => {
     if (!floor) return NOTHING_OVER;
-    const handles = face ? [handleBox(bendHandle(face, REACH.touch * px), px)] : [];
+    const handles = face ? [handleBox(bendHandle(face, REACH.touch * px, floor.rooms), px)] : [];
     const over = [...roomForSuspects(suspectsOnPlan(floor, misclosures, px), px), ...handles];
     return over.length > 0 ? over : NOTHING_OVER;
   }, [floor, misclosures, face, px]);

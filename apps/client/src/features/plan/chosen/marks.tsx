@@ -27,7 +27,13 @@ function gapsOf(face: WallFace): { from: number; to: number }[] {
 }
 
 /** The chosen wall in brass, with the handle that moves it, the one that bends it, and its corners. */
-export function FaceMark({ face, reach, colours, px }: Paint & { face: WallFace; reach: number }) {
+export function FaceMark({
+  face,
+  rooms,
+  reach,
+  colours,
+  px,
+}: Paint & { face: WallFace; rooms: readonly DerivedRoom[]; reach: number }) {
   const depth = depthOf(face);
   const bands = gapsOf(face)
     .filter(({ from, to }) => to > from)
@@ -41,7 +47,7 @@ export function FaceMark({ face, reach, colours, px }: Paint & { face: WallFace;
     const side = (k: 1 | -1) => moved(moved(grip, inward, way * 11 * px), d, k * 5 * px);
     return `M ${side(1).x} ${side(1).y} L ${tip.x} ${tip.y} L ${side(-1).x} ${side(-1).y} Z`;
   };
-  const bend = bendHandle(face, reach);
+  const bend = bendHandle(face, reach, rooms);
   const end = (k: -1 | 1) => moved(moved(bend, d, k * 11 * px), inward, 5 * px);
   const peak = moved(bend, inward, -11 * px);
   return (

@@ -148,14 +148,14 @@ function ChosenRooms({ chosen, floor, colours, px }: MarksProps<Of<'rooms'>>) {
     .map((each) => <RoomMark key={each.room.id} room={each} corners={false} colours={colours} px={px} />);
 }
 
-function ChosenWall({ reach, colours, px }: MarksProps<Of<'wall'>>) {
+function ChosenWall({ floor, reach, colours, px }: MarksProps<Of<'wall'>>) {
   const face = useAppSelector(selectFace);
   const after = useAppSelector(selectGhost)?.floor;
   const moves = useAppSelector((state) => (state.plan.pad.field === 'length' ? state.plan.pad.moves : null));
   if (!face) return null;
   return (
     <>
-      <FaceMark face={face} reach={reach} colours={colours} px={px} />
+      <FaceMark face={face} rooms={floor.rooms} reach={reach} colours={colours} px={px} />
       {moves && !after && <Ends face={face} moves={moves} colours={colours} px={px} />}
     </>
   );
@@ -166,7 +166,7 @@ function ChosenOpening({ floor, reach, colours, px }: MarksProps<Of<'opening'>>)
   const opening = useAppSelector(selectOpening);
   if (!face) return null;
   // while it is dragged off its wall the wall is still there
-  if (!opening) return <FaceMark face={face} reach={reach} colours={colours} px={px} />;
+  if (!opening) return <FaceMark face={face} rooms={floor.rooms} reach={reach} colours={colours} px={px} />;
   return <OpeningMark face={face} opening={opening} tip={tipOf(floor, opening.opening)} colours={colours} px={px} />;
 }
 

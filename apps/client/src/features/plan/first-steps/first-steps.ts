@@ -15,6 +15,8 @@ const walls = (state: RootState): number => selectFloor(state)?.network.walls.le
 const taped = ({ plan: { plan } }: RootState): boolean => Object.keys(plan?.readings ?? {}).length > 0;
 const resting = ({ plan }: RootState): boolean => plan.proposal === null && plan.naming === null;
 
+const chosen = ({ plan }: RootState, ...kinds: readonly string[]): boolean => kinds.includes(plan.selection.kind);
+
 /** The first minute: a room, its name, the tape, a door. The empty sheet says the first itself. */
 export const FIRST_STEPS: readonly FirstStep[] = [
   {
@@ -26,13 +28,13 @@ export const FIRST_STEPS: readonly FirstStep[] = [
   {
     name: 'tape',
     words: 'Now the tape: tap a wall, type what it reads, Enter. The plan comes true wall by wall.',
-    when: (state) => walls(state) > 0 && resting(state) && !taped(state),
+    when: (state) => walls(state) > 0 && resting(state) && !taped(state) && chosen(state, 'nothing', 'room'),
     done: taped,
   },
   {
     name: 'door',
     words: 'A door or window: choose its wall, then “Stands in it”.',
-    when: (state) => taped(state) && resting(state) && ['nothing', 'wall'].includes(state.plan.selection.kind),
+    when: (state) => taped(state) && resting(state) && chosen(state, 'nothing', 'wall'),
     done: ({ plan: { plan } }) => Object.keys(plan?.openings ?? {}).length > 0,
   },
 ];

@@ -1,5 +1,6 @@
 import {
   type DerivedFloor,
+  type DerivedRoom,
   type Hit,
   type Intent,
   type Opening,
@@ -63,9 +64,19 @@ const inSteps = (mm: number) => Math.round(mm / STEP) * STEP;
 /** How far into the room the handle stands that bends a wall, as a share of a finger's reach. */
 export const BEND_HANDLE = 1.9;
 
-/** Where the handle is that bends a wall: in the room, off the middle of its face. */
-export const bendHandle = (face: WallFace, reach: number): Point =>
-  pointAt(face.course, face.length / 2, BEND_HANDLE * reach);
+/** Where along its face the handle may stand, as a share of it, the best first. */
+const ALONG = [0.5, 0.3, 0.7, 0.15, 0.85];
+/** The room its name wants round its middle, in a finger's reach, to either side and up and down. */
+const NAME = { x: 3.2, y: 1.6 };
+
+/** Where the handle is that bends a wall: in the room, off the middle of its face, or where it keeps off the room's name. */
+export function bendHandle(face: WallFace, reach: number, rooms: readonly DerivedRoom[]): Point {
+  const name = rooms.find(({ room }) => room.id === face.room)?.label;
+  const at = (share: number) => pointAt(face.course, share * face.length, BEND_HANDLE * reach);
+  const clear = (p: Point) =>
+    !name || Math.abs(p.x - name.x) > NAME.x * reach || Math.abs(p.y - name.y) > NAME.y * reach;
+  return ALONG.map(at).find(clear) ?? at(0.5);
+}
 
 /** A finger on the sheet. */
 interface Touch {
@@ -90,7 +101,7 @@ const HOLDS: { readonly [K in Selection['kind']]: Holds<Extract<Selection, { kin
   wall: {
     handle: (chosen, { floor, at, reach }) => {
       const face = faceByKey(floor, chosen.face);
-      return face && distance(at, bendHandle(face, reach)) <= reach ? { kind: 'bend', face } : null;
+      return face && distance(at, bendHandle(face, reach, floor.rooms)) <= reach ? { kind: 'bend', face } : null;
     },
     corner: (chosen, floor, corner) => {
       const face = faceByKey(floor, chosen.face);
