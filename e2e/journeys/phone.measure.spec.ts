@@ -198,7 +198,10 @@ test('a room and the room beside it are measured by touch, from first tap to fil
   await desk.goto(page.url());
   await expect(desk.getByLabel('Ledger of rooms').getByRole('button', { name: /^Scullery/ })).toBeVisible();
   await page.context().setOffline(true);
-  await desk.getByLabel('Ledger of rooms').getByRole('button', { name: /^Kitchen/ }).click();
+  await desk
+    .getByLabel('Ledger of rooms')
+    .getByRole('button', { name: /^Kitchen/ })
+    .click();
   await desk.getByText('Name', { exact: true }).click();
   await desk.getByLabel('Another name').fill('Cookhouse');
   await desk.getByText('Name it').click();
@@ -209,7 +212,10 @@ test('a room and the room beside it are measured by touch, from first tap to fil
   await page.context().setOffline(false);
   await expect(page.getByTestId(/^name/).getByText('Cookhouse')).toBeVisible({ timeout: 15_000 });
   await expect(page.getByTestId('sync')).toHaveAccessibleName('Saved');
-  await desk.getByLabel('Ledger of rooms').getByRole('button', { name: /^Scullery/ }).click();
+  await desk
+    .getByLabel('Ledger of rooms')
+    .getByRole('button', { name: /^Scullery/ })
+    .click();
   await expect(field(desk, 'Ceiling')).toContainText('2.35 m');
   await other.close();
 

@@ -157,7 +157,10 @@ plain.describe('on a wide screen', () => {
 
   test('wide view', async ({ page }) => {
     await page.goto('/job/ferry-house');
-    await page.getByRole('button', { name: /^Ticket hall/ }).first().click();
+    await page
+      .getByRole('button', { name: /^Ticket hall/ })
+      .first()
+      .click();
     await page.getByRole('button', { name: /^Wall 4: / }).click();
     await page.getByTestId('tape-strip').waitFor();
     await picture(page, 'wide-plan');
@@ -173,7 +176,10 @@ plain.describe('on a wide screen', () => {
 
     test('wide view in the dark', async ({ page }) => {
       await page.goto('/job/ferry-house');
-      await page.getByRole('button', { name: /^Net store/ }).first().click();
+      await page
+        .getByRole('button', { name: /^Net store/ })
+        .first()
+        .click();
       await page.getByText('Volume').waitFor();
       await picture(page, 'wide-plan-dark');
     });
