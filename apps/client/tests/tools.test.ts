@@ -2,6 +2,7 @@ import { type Point, pointAt } from '@velvet-tape/core';
 import { intentOf, withTyped } from '../src/features/plan/sketching/proposal';
 import { boxTool } from '../src/features/plan/tools/box-tool';
 import { bumpTool } from '../src/features/plan/tools/bump-tool';
+import { bendHandle } from '../src/features/plan/tools/grips';
 import { chooseTool } from '../src/features/plan/tools/choose-tool';
 import { columnTool } from '../src/features/plan/tools/column-tool';
 import { cornersTool } from '../src/features/plan/tools/corners-tool';
@@ -116,9 +117,13 @@ describe('correcting', () => {
     const face = bench.floor().rooms[0]!.faces.find((f) => f.a.x > 3999 && f.b.x > 3999)!;
     state.selection = { kind: 'wall', face: face.key };
     const tool = chooseTool(bench);
-    tool.down(at(4000 - 285, 1500));
-    tool.move(at(4000, 1500));
-    tool.up(at(4000 + 215, 1500));
+    const handle = bendHandle(face, 150, bench.floor().rooms);
+    expect(handle.x).toBeCloseTo(4000 - 285, 6);
+    // off the middle, where the figure stands; there an arc stands three quarters as far out
+    expect(Math.abs(handle.y - 1500)).toBeCloseTo(750, 6);
+    tool.down(at(handle.x, handle.y));
+    tool.move(at(handle.x + 200, handle.y));
+    tool.up(at(handle.x + 375, handle.y));
     expect(state.committed).toMatchObject([{ kind: 'bendWall', by: 'sagitta', value: 500, way: 'out' }]);
   });
 

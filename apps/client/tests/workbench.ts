@@ -43,6 +43,7 @@ export function workbench(plan: Plan = newPlan({ name: 'Shed' })) {
     },
     guide: (guides) => (state.guides = guides),
     lasso: () => undefined,
+    otherFloor: () => null,
     traced: () => null,
     takeSeen: () => false,
     preview: (intent) => state.previews.push(intent),

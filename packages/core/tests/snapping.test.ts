@@ -1,3 +1,4 @@
+import * as fc from 'fast-check';
 import { hitAt, snapPoint } from '../src';
 import { House } from './house';
 
@@ -75,4 +76,35 @@ describe('what is under a finger', () => {
     expect(hitAt(house.floor, { x: 2000, y: 1500 }, 30)).toMatchObject({ kind: 'room', room: { room: { id: hall } } });
     expect(hitAt(house.floor, { x: 20_000, y: 1500 }, 30).kind).toBe('nothing');
   });
+});
+
+test('the corners and walls of a floor that shines through catch what is drawn, after those that are there', () => {
+  const below = new House();
+  below.box(0, 0, 4210, 3330);
+  const above = new House();
+  fc.assert(
+    fc.property(
+      fc.double({ min: -80, max: 80, noNaN: true }),
+      fc.double({ min: -80, max: 80, noNaN: true }),
+      fc.constantFrom('above' as const, 'below' as const),
+      (dx, dy, where) => {
+        fc.pre(Math.hypot(dx, dy) < 100);
+        const other = { floor: below.floor, where };
+        const at = snapPoint(above.floor, { x: 4210 + dx, y: 3330 + dy }, 100, { other });
+        expect([at.x, at.y]).toEqual([4210, 3330]);
+        expect(at.guides.map(({ word }) => word)).toEqual([`corner ${where}`]);
+        // along the wall it goes with the finger
+        const on = snapPoint(above.floor, { x: 2000 + dx, y: dy / 2 }, 100, { other });
+        expect(on.y).toBeCloseTo(0, 6);
+        expect(on.guides.some(({ word }) => word === `wall ${where}`)).toBe(true);
+        // nothing of it is caught where it does not shine through, or nothing catches
+        expect(snapPoint(above.floor, { x: 4210 + dx, y: 3330 + dy }, 100).guides).toEqual([]);
+        expect(snapPoint(above.floor, { x: 4210 + dx, y: 3330 + dy }, 0, { other }).guides).toEqual([]);
+      },
+    ),
+  );
+  const both = new House();
+  both.box(30, 20, 4000, 3000);
+  const own = snapPoint(both.floor, { x: 10, y: 10 }, 100, { other: { floor: below.floor, where: 'below' } });
+  expect([own.x, own.y]).toEqual([30, 20]);
 });

@@ -27,8 +27,8 @@ export function thumbnail(plan: Plan): Thumbnail | null {
     pathData(rings, true, { place, scale, say: (n) => String(Math.round(n)) }).replace(/ ?([A-Z]) ?/g, '$1');
   const [floors, walls, gaps] = [draw(picture.floors), draw(picture.walls), draw(picture.gaps)];
   const size = {
-    width: Math.ceil((box.maxX - box.minX) / scale),
-    height: Math.ceil((box.maxY - box.minY) / scale),
+    width: Math.round((box.maxX - box.minX) / scale),
+    height: Math.round((box.maxY - box.minY) / scale),
   };
   if (floors.length + walls.length + gaps.length <= LONGEST_THUMBNAIL) return { ...size, floors, walls, gaps };
   return floors.length <= LONGEST_THUMBNAIL ? { ...size, floors, walls: '', gaps: '' } : null;

@@ -18,10 +18,21 @@ export function workOn<T>(
 ): PictureWork<T> {
   const worker = new Worker(new URL('../workers/picture.worker.ts', import.meta.url));
   let stop = () => {};
+  // what is still on its way from the worker when it has ended says nothing any more
+  let over = false;
+  const told = (share: number) => {
+    if (!over) progress(share);
+  };
   const stopped = new Promise<never>((_, reject) => {
-    stop = () => reject(new Stopped());
+    stop = () => {
+      over = true;
+      reject(new Stopped());
+    };
     worker.onerror = () => reject(new Error('The picture could not be worked on.'));
   });
-  const done = Promise.race([task(wrap<Pictures>(worker), proxy(progress)), stopped]).finally(() => worker.terminate());
+  const done = Promise.race([task(wrap<Pictures>(worker), proxy(told)), stopped]).finally(() => {
+    over = true;
+    worker.terminate();
+  });
   return { done, stop };
 }

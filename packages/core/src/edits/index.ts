@@ -1,5 +1,6 @@
 export * from './apply';
 export { bendOf } from './bend-wall';
+export { wallsToCarry } from './carry-floor';
 export * from './parts';
 export { type Intent, editName } from './registry';
 export { USUAL_SOLID } from './solids';

@@ -1,5 +1,6 @@
 import { bendWallEdits } from './bend-wall';
 import { bumpEdits } from './bump';
+import { carryFloorEdits } from './carry-floor';
 import { closeEndEdits } from './close-end';
 import { drawBoxEdits } from './draw-box';
 import { drawPathEdits } from './draw-path';
@@ -27,6 +28,7 @@ import type { Edit } from './edit';
 export const EDITS = {
   ...bendWallEdits,
   ...bumpEdits,
+  ...carryFloorEdits,
   ...closeEndEdits,
   ...drawBoxEdits,
   ...drawPathEdits,

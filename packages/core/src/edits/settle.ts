@@ -22,6 +22,8 @@ export interface Settling {
   readonly keepRooms?: boolean;
   /** Readings given up on purpose. */
   readonly loosened?: readonly Id[];
+  /** Readings that came with their walls, and differ from the plan as they did there. */
+  readonly asTheyWere?: ReadonlySet<Id>;
   /** Fit the floor to its readings afterwards, these corners staying where they are. Otherwise readings must hold as they are. */
   readonly adjust?: { readonly stay: readonly Id[] };
 }
@@ -40,7 +42,7 @@ export function settle(draft: Draft, floor: Id, how: Settling): void {
   else reconcileKinds(draft, floor);
   let fitted = how.adjust !== undefined;
   if (how.adjust) fitToReadings(draft, floor, how.adjust.stay);
-  else if (!how.keepRooms && driftedReading(draft, floor)) {
+  else if (!how.keepRooms && driftedReading(draft, floor, how.asTheyWere)) {
     fitToReadings(draft, floor, []);
     fitted = true;
   }
@@ -54,12 +56,12 @@ export function settle(draft: Draft, floor: Id, how: Settling): void {
     requireRooms(draft);
     requireReadings(draft, how.loosened ?? []);
   }
-  requireSound(draft, floor, fitted);
+  requireSound(draft, floor, fitted, how.asTheyWere);
   if (how.changed || how.adjust) sayMisfits(draft, floor);
 }
 
-function requireSound(draft: Draft, floor: Id, fitted: boolean): void {
-  const moved = fitted ? null : driftedReading(draft, floor);
+function requireSound(draft: Draft, floor: Id, fitted: boolean, asTheyWere?: ReadonlySet<Id>): void {
+  const moved = fitted ? null : driftedReading(draft, floor, asTheyWere);
   if (moved) throw standsInTheWay(draft, moved);
   const network = networkOfFloor(draft, floor);
   for (const { x, y } of network.corners.values()) {
@@ -72,8 +74,8 @@ function requireSound(draft: Draft, floor: Id, fitted: boolean): void {
 }
 
 /** A reading whose place on the plan was changed by the edit, away from what was read; null when none was. */
-function driftedReading(draft: Draft, floor: Id): Reading | null {
-  const readings = draft.on('readings', floor);
+function driftedReading(draft: Draft, floor: Id, asTheyWere?: ReadonlySet<Id>): Reading | null {
+  const readings = draft.on('readings', floor).filter(({ id }) => !asTheyWere?.has(id));
   if (readings.length === 0) return null;
   const network = networkOfFloor(draft, floor);
   return readings.find((reading) => drifted(draft, network, reading)) ?? null;

@@ -10,6 +10,8 @@ interface How {
   readonly copy: boolean;
   /** Is this place, as it was, in one of the rooms that go? */
   readonly inRooms: (p: { readonly x: number; readonly y: number }) => boolean;
+  /** Of what could go, what is to; not given: all. */
+  readonly wants?: (name: CollectionName, entity: Entity) => boolean;
 }
 
 /**
@@ -29,7 +31,7 @@ export function takeAlong(
     if (!kind.moved) continue;
     const mine = new Map<Id, Id>();
     for (const entity of Object.values<Entity>(draft[name])) {
-      if (kind.floorOf(entity, draft) !== floor) continue;
+      if (kind.floorOf(entity, draft) !== floor || how.wants?.(name, entity) === false) continue;
       const fate = fateOf(kind, entity, became, how);
       if (!fate) continue;
       const moved = movedOne(draft, kind, entity, became, move);

@@ -29,7 +29,11 @@ export type Caught =
   | 'parallel'
   | 'same length'
   | 'round length'
-  | 'line of picture';
+  | 'line of picture'
+  | 'corner below'
+  | 'wall below'
+  | 'corner above'
+  | 'wall above';
 
 export interface Guide {
   readonly word: Caught;
@@ -51,6 +55,8 @@ export interface SnapFrom {
   readonly heading?: Point | null;
   /** Lengths are rounded to steps of this, mm. */
   readonly step?: number;
+  /** The floor that shines through, and where it lies: what is drawn catches on its corners and walls. */
+  readonly other?: { readonly floor: DerivedFloor; readonly where: 'above' | 'below' };
   /** Lines of a picture under the plan. */
   readonly lines?: readonly PictureLine[];
 }
@@ -70,6 +76,8 @@ interface Line {
 const TOO_FLAT = 0.1;
 /** Walls of the plan hold before lines of a picture, and those before directions. */
 const PICTURE_RANK = 0.1;
+/** Walls of another floor hold after those that are there, before directions. */
+const OTHER_RANK = 0.15;
 /** A level only catches from nearer: everything is level with something. */
 const SHY = 0.6;
 
@@ -80,10 +88,11 @@ const SHY = 0.6;
  */
 export function snapPoint(derived: DerivedFloor, p: Point, reach: number, leg: SnapFrom = {}): Snapped {
   if (reach <= 0) return { ...p, guides: [] };
-  const spot = nearestSpot(derived, p, reach);
+  const spot = nearestSpot(derived, p, reach) ?? cornerOf(leg.other, p, reach);
   if (spot) return { ...spot.at, guides: [{ word: spot.word, from: spot.at, to: spot.at }] };
   const lines = [
     ...linesOf(derived, p, reach),
+    ...(leg.other ? wallsOf(leg.other, p, reach) : []),
     ...(leg.from ? directionsFrom(derived, leg.from, leg.heading, p, reach) : []),
     ...(leg.lines ?? []).map(({ at, d }): Line => ({
       at,
@@ -130,6 +139,24 @@ function nearestSpot(derived: DerivedFloor, p: Point, reach: number): { at: Poin
   }
   return best;
 }
+
+type Other = NonNullable<SnapFrom['other']>;
+
+/** The nearest corner of the floor that shines through. */
+function cornerOf(other: Other | undefined, p: Point, reach: number): { at: Point; word: Caught } | null {
+  if (!other) return null;
+  let best: Point | null = null;
+  for (const corner of other.floor.network.corners.values())
+    if (distance(corner, p) <= (best ? distance(best, p) : reach)) best = corner;
+  return best && { at: { x: best.x, y: best.y }, word: `corner ${other.where}` };
+}
+
+/** Its walls, after those of the floor itself. */
+const wallsOf = ({ floor, where }: Other, p: Point, reach: number): Line[] =>
+  floor.network.walls
+    .flatMap((wall) => linesOfWall(floor.network.half(wall.id, true), p, reach))
+    .filter(({ word }) => word === 'wall')
+    .map((line) => ({ ...line, word: `wall ${where}`, rank: OTHER_RANK }));
 
 function linesOf(derived: DerivedFloor, p: Point, reach: number): Line[] {
   const lines: Line[] = [];

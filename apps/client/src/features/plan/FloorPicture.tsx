@@ -1,43 +1,77 @@
-import { type Plan, deriveFloor, drawFloor, drawnBox, floorsInOrder } from '@velvet-tape/core';
+import { type Plan, type Point, type Ring, deriveFloor, drawFloor, drawnBox, floorsInOrder } from '@velvet-tape/core';
+import { pathData } from '@velvet-tape/formats';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import Svg from 'react-native-svg';
-import { G } from '../../ui/svg';
+import { G, Path } from '../../ui/svg';
 import { useColours } from '../../ui/theme';
 import { MarkView } from './MarkView';
 
 /** Lettering on such a picture, px. */
 const LETTERING = 11;
+/** Round what is drawn there is room for what is written beside the house, px. */
+const RIM = 60;
+/** How far a tap may miss, px. */
+const REACH = 16;
 
-/** A floor drawn to fill its place, only to be looked at: the one nearest to the ground. */
-export function FloorPicture({ plan, height }: { plan: Plan; height: number }) {
+interface Props {
+  plan: Plan;
+  /** The one nearest to the ground unless said. */
+  floor?: string;
+  height: number;
+  says: string;
+  /** Outlines that are marked, mm. */
+  marked?: readonly Ring[];
+  /** A place was tapped, mm; how far that may miss. */
+  tapped?(at: Point, reach: number): void;
+}
+
+/** A floor drawn to fill its place, to be looked at, or to choose on. */
+export function FloorPicture({ plan, floor, height, says, marked = [], tapped }: Props) {
   const colours = useColours();
   const [width, setWidth] = useState(0);
   const drawn = useMemo(() => {
     const ground = [...floorsInOrder(plan)].sort((a, b) => Math.abs(a.level) - Math.abs(b.level))[0];
-    if (!ground || width === 0) return null;
-    const floor = deriveFloor(plan, ground.id);
-    const box = drawnBox(drawFloor(floor, { lettering: 1, units: plan.job.units }), 1);
+    const id = floor ?? ground?.id;
+    if (!id || width === 0) return null;
+    const own = deriveFloor(plan, id);
+    const { units } = plan.job;
+    const box = drawnBox(drawFloor(own, { lettering: 1, units }), 1);
     if (!box) return null;
-    // room for what is written round the house
-    const scale = Math.min((width - 60) / (box.maxX - box.minX), (height - 60) / (box.maxY - box.minY));
+    const scale = Math.min((width - RIM) / (box.maxX - box.minX), (height - RIM) / (box.maxY - box.minY));
     const lettering = LETTERING / scale;
     const x = width / 2 - (scale * (box.minX + box.maxX)) / 2;
     const y = height / 2 - (scale * (box.minY + box.maxY)) / 2;
-    const marks = drawFloor(floor, { lettering, units: plan.job.units });
-    return { marks, lettering, transform: `matrix(${scale} 0 0 ${scale} ${x} ${y})` };
-  }, [plan, width, height]);
+    return { marks: drawFloor(own, { lettering, units }), lettering, scale, x, y };
+  }, [plan, floor, width, height]);
+  const press = (event: { currentTarget: unknown; clientX: number; clientY: number }) => {
+    if (!drawn) return;
+    const { left, top } = (event.currentTarget as HTMLElement).getBoundingClientRect();
+    const { x, y, scale } = drawn;
+    tapped?.({ x: (event.clientX - left - x) / scale, y: (event.clientY - top - y) / scale }, REACH / scale);
+  };
   return (
     <View
+      testID="floor-picture"
       style={{ height, backgroundColor: colours.sheet }}
       onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}
+      {...(tapped && ({ onClick: press } as object))}
     >
       {drawn && (
-        <Svg width={width} height={height} accessibilityLabel="Plan as it was" role="img">
-          <G transform={drawn.transform}>
+        <Svg width={width} height={height} accessibilityLabel={says} role="img">
+          <G transform={`matrix(${drawn.scale} 0 0 ${drawn.scale} ${drawn.x} ${drawn.y})`}>
             {drawn.marks.map((mark) => (
               <MarkView key={`${mark.key}/${mark.role}`} mark={mark} colours={colours} lettering={drawn.lettering} />
             ))}
+            {marked.length > 0 && (
+              <Path
+                testID="marked"
+                d={pathData(marked, true)}
+                fill={colours.brass}
+                stroke={colours.brassDeep}
+                strokeWidth={1 / drawn.scale}
+              />
+            )}
           </G>
         </Svg>
       )}

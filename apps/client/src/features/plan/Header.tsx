@@ -1,4 +1,4 @@
-import { type Plan, formatArea, jobTotals, roughly } from '@velvet-tape/core';
+import { formatArea, jobTotals, roughly } from '@velvet-tape/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
@@ -9,7 +9,7 @@ import { DropMenu } from '../../ui/DropMenu';
 import { rem } from '../../ui/rem';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
 import { SyncTrouble } from '../../ui/SyncTrouble';
-import { goToFloor } from './commands';
+import { FloorSwitch } from './floors/FloorSwitch';
 import { downloadRooms, downloadSvg } from './downloads';
 import { downloadJob } from './job-file';
 import { PartsBar } from './parts/PartsBar';
@@ -93,7 +93,7 @@ export function Header({ wide }: { wide: boolean }) {
         </View>
       </View>
       {wide && <PartsBar wide />}
-      <FloorMenu plan={plan} floor={floor} />
+      {wide && <FloorSwitch plan={plan} colour={PALE} />}
       <IconButton
         icon="undo"
         iconColor={PALE}
@@ -146,25 +146,6 @@ export function Header({ wide }: { wide: boolean }) {
         />
       </View>
     </>
-  );
-}
-
-/** Where a house has several floors: which one is looked at. */
-function FloorMenu({ plan, floor }: { plan: Plan; floor: string }) {
-  const dispatch = useAppDispatch();
-  const floors = Object.values(plan.floors).sort((a, b) => b.level - a.level);
-  if (floors.length < 2) return null;
-  return (
-    <DropMenu
-      icon="layers-outline"
-      iconColor={PALE}
-      says={`Floor: ${plan.floors[floor]?.name ?? ''}`}
-      entries={floors.map(({ id, name }) => ({
-        title: name,
-        ...(id === floor && { icon: 'check' }),
-        onPress: () => dispatch(goToFloor(id)),
-      }))}
-    />
   );
 }
 

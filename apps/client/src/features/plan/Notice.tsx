@@ -59,6 +59,7 @@ const styles = StyleSheet.create({
   atLeft: { left: 10, right: 66 },
   atRight: { left: 66, right: 10 },
   notice: {
+    zIndex: 5,
     position: 'absolute',
     bottom: 10,
     borderRadius: 10,

@@ -18,6 +18,7 @@ import { Quiet } from '../../ui/Part';
 import { G, Path } from '../../ui/svg';
 import { type HouseColours, useColours } from '../../ui/theme';
 import { takeTool } from './commands';
+import { OtherFloorLayer } from './floors/OtherFloorLayer';
 import { Magnifier } from './Magnifier';
 import { MarkView } from './MarkView';
 import { roomForSuspects, suspectsOnPlan } from './overlay/misclosure-words';
@@ -123,6 +124,7 @@ const ShownDrawing = memo(function ShownDrawing(look: Look) {
     <>
       <Parts parts={part.filter(({ key }) => key === FLOORS)} {...look} />
       <Parts parts={whole.filter(({ key }) => key === FLOORS)} {...look} />
+      <OtherFloorLayer colours={look.colours} />
       <UnderlayLayer colours={look.colours} px={look.lettering / LETTERING} />
       <Parts parts={whole.filter(({ key }) => key !== FLOORS)} {...look} />
       <Parts parts={part.filter(({ key }) => key !== FLOORS)} {...look} />

@@ -215,7 +215,9 @@ function onAFloor(state: PlanState): PlanState {
   if (!plan || Object.hasOwn(plan.floors, floor)) return state;
   const { id, name } = groundFloor(plan);
   const notice = state.notice ?? { text: `That floor is no longer there; this is ${name}.`, tone: 'said' as const };
-  const moved = { ...state, floor: id, proposal: null, preview: null, naming: null, listing: null, notice };
+  // who takes floors away goes on looking at them
+  const listing = state.listing === 'floors' ? state.listing : null;
+  const moved = { ...state, floor: id, proposal: null, preview: null, naming: null, listing, notice };
   select(moved, { kind: 'nothing' });
   return moved;
 }

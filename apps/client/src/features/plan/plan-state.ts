@@ -124,7 +124,7 @@ export interface PlanState {
   panel: Panel | null;
   readingAlong: ReadingAlong | null;
   /** The list that is open, or what is known of the job as a whole. */
-  listing: 'readings' | 'openings' | 'history' | 'keys' | 'details' | null;
+  listing: 'readings' | 'openings' | 'floors' | 'history' | 'keys' | 'details' | null;
   /** The room that was just drawn and waits for a name. */
   naming: string | null;
   notice: {

@@ -26,6 +26,7 @@ import {
 } from '@velvet-tape/core';
 import type { RootState } from '../../store/store';
 import { entryUnit } from './entry-unit';
+import { selectOtherFloor } from './floors/other-floor';
 import type { Field } from './plan-state';
 import { type Proposal, intentOf, kindOf, withTyped } from './sketching/proposal';
 import type { ProposalField } from './sketching/proposal-kind';
@@ -42,14 +43,18 @@ export const selectFloor = createSelector([selectPlan, selectFloorId], (plan, fl
   plan ? deriveFloor(plan, floor) : null,
 );
 
-/** The box round all walls of the floor, and round the pictures while there are no walls; null while there is nothing. */
+/** The box round all walls of the floor, and round the pictures and what shines through while there are no walls; null while there is nothing. */
 export function houseBox(state: RootState): Box | null {
   const floor = selectFloor(state);
   if (!floor) return null;
   const pictures = Object.values(floor.plan.underlays).filter(
     (underlay) => underlay.floor === floor.floor && !underlay.hidden,
   );
-  return ringsBox(floor.bodies.map((body) => body.ring)) ?? ringsBox(pictures.map(outlineOf));
+  const other = selectOtherFloor(state)?.floor.bodies ?? [];
+  return (
+    ringsBox(floor.bodies.map((body) => body.ring)) ??
+    ringsBox([...pictures.map(outlineOf), ...other.map((body) => body.ring)])
+  );
 }
 
 /** Sizes that may be nothing. */

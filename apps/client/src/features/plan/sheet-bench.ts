@@ -2,6 +2,7 @@ import type { AppDispatch, RootState } from '../../store/store';
 import { randomSeed } from '../../store/seed';
 import { edit, preview } from './edit';
 import { planActions } from './plan-slice';
+import { selectOtherFloor } from './floors/other-floor';
 import { selectFloor } from './selectors';
 import { takeSeenAt } from './underlay/find-commands';
 import { seenUnderlay } from './underlay/seen';
@@ -41,6 +42,7 @@ export function sheetBench(dispatch: AppDispatch, getState: () => RootState): Be
     },
     guide: (guides) => dispatch(viewActions.guided(guides)),
     lasso: (points) => dispatch(viewActions.lassoed(points)),
+    otherFloor: () => selectOtherFloor(getState()),
     traced: () => {
       const { trace } = getState().plan.choices;
       const seen = trace === 'off' ? null : seenUnderlay(selectTraced(getState()));

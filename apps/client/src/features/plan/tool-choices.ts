@@ -36,6 +36,8 @@ export interface ToolChoices {
   readonly left: boolean;
   /** The card of a room is drawn down to one line. */
   readonly cardDown: boolean;
+  /** How strongly the floor below, of the lowest the one above, shines through. */
+  readonly otherFloor: 'off' | 'faint' | 'strong';
 }
 
 export const usualChoices: ToolChoices = {
@@ -54,4 +56,5 @@ export const usualChoices: ToolChoices = {
   pad: false,
   left: false,
   cardDown: false,
+  otherFloor: 'faint',
 };

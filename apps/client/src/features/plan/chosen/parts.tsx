@@ -1,9 +1,8 @@
 import type { DerivedFloor } from '@velvet-tape/core';
 import { type ComponentType, memo, useMemo } from 'react';
 import { type RootState, useAppSelector } from '../../../store/store';
-import { KindTray } from '../openings/KindTray';
+import { later } from '../later/later';
 import { SwingControl } from '../openings/SwingControl';
-import { TypePanel } from '../openings/TypePanel';
 import { OpeningTiles, turns } from '../openings/opening-tiles';
 import type { Panel, Selection } from '../plan-state';
 import { RoomCard } from '../RoomCard';
@@ -47,6 +46,10 @@ interface Parts<S> {
   /** Its wall unrolled stands at the foot. */
   readonly strip?: boolean;
 }
+
+/** They come when they are wanted. */
+const KindTray = later(() => import('../openings/KindTray'));
+const TypePanel = later(() => import('../openings/TypePanel'));
 
 const FIGURES = { panel: null, label: 'Size', icon: 'ruler' } as const;
 const TRAY = {

@@ -7,6 +7,7 @@ import { rem } from '../../../ui/rem';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { capital } from '../../../ui/capital';
 import { fitAll, takeTool } from '../commands';
+import { FloorSwitch } from '../floors/FloorSwitch';
 import { keepLeft } from '../hand';
 import { planActions } from '../plan-slice';
 import type { ToolName } from '../plan-state';
@@ -167,6 +168,7 @@ export function SheetButtons() {
     ({ plan }) => plan.selection.kind === 'nothing' && !plan.toolsOpen && plan.naming === null,
   );
   const left = useAppSelector((state) => state.plan.choices.left);
+  const plan = useAppSelector((state) => state.plan.plan);
   if (!resting) return null;
   return (
     <View
@@ -176,6 +178,7 @@ export function SheetButtons() {
         { backgroundColor: colours.chalk, borderColor: colours.linenDeep },
       ]}
     >
+      {plan && <FloorSwitch plan={plan} />}
       <Magnet />
       <Fit />
     </View>

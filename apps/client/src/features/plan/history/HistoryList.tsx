@@ -132,7 +132,7 @@ function Revisited({ revision, back, named }: { revision: Revision; back(): void
     <ScrollView contentContainerStyle={styles.looked}>
       {plan ? (
         <>
-          <FloorPicture plan={plan} height={300} />
+          <FloorPicture plan={plan} height={300} says="Plan as it was" />
           <Text style={[styles.words, { color: colours.ink }]}>
             {`${totals!.rooms} rooms, ${roughly(totals!.rough, formatArea(totals!.area, plan.job.units))}`}
           </Text>

@@ -1,9 +1,22 @@
 /** What the parts that come later take of the plan: see `lent.ts`. */
 export {
   GLAZING_RULES,
+  OPENING_FORMS,
+  clearWidth,
+  kindOfForm,
+  structuralSize,
+  traySpecs,
+  typeName,
+  usualSpecs,
   changeBetween,
   changeInWords,
+  deriveFloor,
+  distanceToCourse,
+  elevationOf,
   finenessOf,
+  floorBeside,
+  floorHeight,
+  floorsInOrder,
   formatArea,
   formatLength,
   formatSize,
@@ -12,20 +25,23 @@ export {
   lengthToSay,
   openingSchedule,
   orderedSchedule,
+  parseLength,
   readingLines,
   roughly,
   scheduleTotals,
   valueInWords,
+  wallsToCarry,
 } from '@velvet-tape/core';
 export { PICTURES, pickFiles } from '../../../pictures/pick';
 export { fetchHistory, fetchRevision, nameRevision } from '../../../sync/api';
-export { useAppDispatch, useAppSelector } from '../../../store/store';
+export { randomSeed } from '../../../store/seed';
+export { store, useAppDispatch, useAppSelector } from '../../../store/store';
 export { DropMenu } from '../../../ui/DropMenu';
 export { Calm } from '../Calm';
 export { SideTiles, useSides } from '../chosen/parts';
-export { goToFace, takeTool } from '../commands';
+export { goToFace, goToFloor, takeTool } from '../commands';
 export { downloadOpenings, downloadReadings, downloadWorkbook } from '../downloads';
-export { edit } from '../edit';
+export { edit, preview } from '../edit';
 export { FloorPicture } from '../FloorPicture';
 export { FirstSteps } from '../first-steps/FirstSteps';
 export { FieldBar } from '../foot/FieldBar';
@@ -39,6 +55,10 @@ export { NoteField } from '../NoteField';
 export { Notice } from '../Notice';
 export { OpenEnds } from '../OpenEnds';
 export { OpeningWords } from '../openings/OpeningWords';
+export { addSpec, changeType, placeSpec, placing, takeType } from '../openings/commands';
+export { dropSpotAt } from '../openings/drop-targets';
+export { FormSign } from '../openings/FormSign';
+export { forgetKept, keepForLater, useKeptTypes } from '../openings/kept-types';
 export { useChecks } from '../openings/use-checks';
 export { EmptySheet, PlanCanvas } from '../PlanCanvas';
 export { planActions } from '../plan-slice';
@@ -47,7 +67,7 @@ export { Contradiction } from '../readings/Contradiction';
 export { useMisclosures } from '../readings/use-misclosures';
 export { RoomCard } from '../RoomCard';
 export { goToOpening, goToRoom } from '../schedule/commands';
-export { selectFloor, selectRoom, selectShownFloor, selectShownRooms } from '../selectors';
+export { selectFloor, selectOpening, selectRoom, selectShownFloor, selectShownRooms } from '../selectors';
 export { KEYS } from '../shortcuts';
 export { CalmStrip } from '../strip/CalmStrip';
 export { TOOL_WORDS } from '../tool-names';

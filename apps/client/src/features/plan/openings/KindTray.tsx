@@ -1,30 +1,19 @@
-import {
-  type OpeningKind,
-  type OpeningSpec,
-  formatLength,
-  kindOfForm,
-  traySpecs,
-  typeName,
-  usualSpecs,
-} from '@velvet-tape/core';
+import type { OpeningKind, OpeningSpec } from '@velvet-tape/core';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { useStore } from 'react-redux';
-import { randomSeed } from '../../../store/seed';
-import { type RootState, useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { TOUCH, useColours } from '../../../ui/theme';
-import { preview } from '../edit';
-import { type DropSpot, listenToDragOut } from './drop-targets';
-import { addSpec, placeSpec, placing } from './commands';
-import { FormSign } from './FormSign';
-import { forgetKept, useKeptTypes } from './kept-types';
+import { lent } from '../later/lent';
+import { type DropSpot, listenToDragOut } from './drag-out';
+
+const { FormSign, addSpec, dropSpotAt, forgetKept, formatLength, kindOfForm, placeSpec, placing, preview } = lent();
+const { randomSeed, store, traySpecs, typeName, useAppDispatch, useAppSelector, useKeptTypes, usualSpecs } = lent();
 
 /**
  * Every form there is, by its sign, all of a group in view. A tap puts one into the widest gap of the wall; dragged out, it goes where it is let go of.
  */
-export function KindTray() {
+export default function KindTray() {
   const colours = useColours();
   const units = useAppSelector((state) => state.plan.plan!.job.units);
   const kept = useKeptTypes();
@@ -145,14 +134,13 @@ function FormTile({
 /** Dragged out of the tray an opening shows where it would come, and comes there when it is let go of. A touch chooses it. */
 function useDragOut(host: React.RefObject<View | null>, spec: OpeningSpec, take: () => void): void {
   const dispatch = useAppDispatch();
-  const store = useStore<RootState>();
   useEffect(() => {
     const element = host.current as unknown as HTMLElement | null;
     if (!element) return;
     const seed = randomSeed();
     const offsetAt = ({ face, along }: DropSpot) =>
       Math.min(Math.max(0, face.length - spec.width), Math.max(0, Math.round((along - spec.width / 2) / 10) * 10));
-    return listenToDragOut(element, {
+    return listenToDragOut(element, dropSpotAt, {
       touched: take,
       over: (spot) =>
         dispatch(preview(spot && placing(spec, store.getState().plan.floor, spot.face, offsetAt(spot)), seed)),
@@ -161,7 +149,7 @@ function useDragOut(host: React.RefObject<View | null>, spec: OpeningSpec, take:
         if (spot) dispatch(placeSpec(spec, spot.face, offsetAt(spot)));
       },
     });
-  }, [dispatch, host, spec, store, take]);
+  }, [dispatch, host, spec, take]);
 }
 
 const styles = StyleSheet.create({

@@ -1,30 +1,18 @@
-import {
-  type Opening,
-  type OpeningForm,
-  type OpeningSpec,
-  OPENING_FORMS,
-  type Plan,
-  kindOfForm,
-  structuralSize,
-  clearWidth,
-  formatLength,
-  typeName,
-  usualSpecs,
-} from '@velvet-tape/core';
+import type { Opening, OpeningForm, OpeningSpec, Plan } from '@velvet-tape/core';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text, TextInput } from 'react-native-paper';
-import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
-import { DropMenu } from '../../../ui/DropMenu';
-import { FONTS, useColours } from '../../../ui/theme';
 import { capital } from '../../../ui/capital';
-import { selectOpening } from '../selectors';
-import { changeType, takeType } from './commands';
-import { keepForLater } from './kept-types';
+import { FONTS, useColours } from '../../../ui/theme';
+import { lent } from '../later/lent';
+
+const { DropMenu, OPENING_FORMS, changeType, clearWidth, formatLength, keepForLater, kindOfForm, selectOpening } =
+  lent();
+const { structuralSize, takeType, typeName, useAppDispatch, useAppSelector, usualSpecs } = lent();
 
 /** The type of the chosen opening: what is changed here is changed of all that are of it. */
-export function TypePanel() {
+export default function TypePanel() {
   const on = useAppSelector(selectOpening);
   const plan = useAppSelector((state) => state.plan.plan);
   return on && plan ? <Panel key={on.opening.type} opening={on.opening} plan={plan} /> : null;

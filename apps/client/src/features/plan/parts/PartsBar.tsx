@@ -78,7 +78,7 @@ const styles = StyleSheet.create({
   wide: { flexDirection: 'row', alignSelf: 'stretch', marginRight: 12 },
   tab: {
     flex: 1,
-    minWidth: rem(64),
+    minWidth: rem(56),
     minHeight: TOUCH,
     alignItems: 'center',
     justifyContent: 'center',
@@ -87,7 +87,7 @@ const styles = StyleSheet.create({
   wideTab: {
     flexDirection: 'row',
     gap: 6,
-    paddingHorizontal: 12,
+    paddingHorizontal: 10,
     minHeight: TOUCH,
     alignItems: 'center',
     borderBottomWidth: 3,

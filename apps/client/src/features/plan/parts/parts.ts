@@ -5,6 +5,7 @@ export type PartName = Exclude<PlanState['listing'], null | 'keys'> | 'plan';
 /** The parts of a job, in the order they stand in; each has an address, `/job/<id>/<name>`, the plan that of the job itself. Another part is a line here and one in `later/Listing.tsx`. */
 export const PARTS: readonly { readonly name: PartName; readonly label: string; readonly icon: string }[] = [
   { name: 'plan', label: 'Plan', icon: 'drawing' },
+  { name: 'floors', label: 'Floors', icon: 'layers-outline' },
   { name: 'openings', label: 'Openings', icon: 'door' },
   { name: 'readings', label: 'Readings', icon: 'format-list-numbered' },
   { name: 'history', label: 'History', icon: 'history' },

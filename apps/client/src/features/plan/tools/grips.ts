@@ -65,17 +65,20 @@ const inSteps = (mm: number) => Math.round(mm / STEP) * STEP;
 export const BEND_HANDLE = 1.9;
 
 /** Where along its face the handle may stand, as a share of it, the best first. */
-const ALONG = [0.5, 0.3, 0.7, 0.15, 0.85];
+const ALONG = [0.25, 0.75, 0.5, 0.15, 0.85];
+/** Off the ends of the wall, in a finger's reach. */
+const OFF_ENDS = 3;
 /** The room its name wants round its middle, in a finger's reach, to either side and up and down. */
 const NAME = { x: 3.2, y: 1.6 };
 
-/** Where the handle is that bends a wall: in the room, off the middle of its face, or where it keeps off the room's name. */
+/** Where the handle is that bends a wall: in the room, off the figure in the middle of its face, its corners and the room's name; on a short wall in the middle. */
 export function bendHandle(face: WallFace, reach: number, rooms: readonly DerivedRoom[]): Point {
   const name = rooms.find(({ room }) => room.id === face.room)?.label;
   const at = (share: number) => pointAt(face.course, share * face.length, BEND_HANDLE * reach);
+  const ends = (share: number) => Math.min(share, 1 - share) * face.length >= OFF_ENDS * reach;
   const clear = (p: Point) =>
     !name || Math.abs(p.x - name.x) > NAME.x * reach || Math.abs(p.y - name.y) > NAME.y * reach;
-  return ALONG.map(at).find(clear) ?? at(0.5);
+  return ALONG.filter(ends).map(at).find(clear) ?? at(0.5);
 }
 
 /** A finger on the sheet. */
@@ -239,7 +242,10 @@ export function intentOfGrip(grip: Grip, floor: string, from: Point, at: Point, 
       const { face } = grip;
       const chord = { ...face.course, arc: null };
       const bow = (p: Point) => -offOf(chord, p);
-      const sagitta = inSteps((face.bulge * distance(face.a, face.b)) / 2 + bow(at) - bow(from));
+      // off the middle an arc stands less far out than there
+      const t = Math.min(0.9, Math.max(0.1, alongOf(chord, from) / distance(face.a, face.b)));
+      const pulled = (bow(at) - bow(from)) / (4 * t * (1 - t));
+      const sagitta = inSteps((face.bulge * distance(face.a, face.b)) / 2 + pulled);
       return {
         kind: 'bendWall',
         floor,

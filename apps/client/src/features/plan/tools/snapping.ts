@@ -13,10 +13,12 @@ import type { Bench, Pointer } from './tool';
 export function caught(bench: Bench, pointer: Pointer, leg: SnapFrom = {}): Point {
   const step =
     bench.floor().plan.job.units === 'metric' ? (pointer.reach > 60 ? 100 : 50) : pointer.reach > 60 ? 152.4 : 76.2;
+  const other = bench.otherFloor();
   const lines = pointer.free ? [] : linesUnder(bench, pointer, leg);
   const { x, y, guides } = snapPoint(bench.floor(), pointer.at, pointer.free ? 0 : pointer.reach, {
     step,
     lines,
+    ...(other && !pointer.free && { other }),
     ...leg,
   });
   bench.guide(guides);

@@ -1,6 +1,7 @@
 import type { DerivedFloor, Guide, Intent, Point } from '@velvet-tape/core';
 import type { Selection, ToolName } from '../plan-state';
 import type { ToolChoices } from '../tool-choices';
+import type { OtherFloor } from '../floors/other-floor';
 import type { Proposal } from '../sketching/proposal';
 import type { TracedPicture } from '../underlay/trace';
 
@@ -41,6 +42,8 @@ export interface Bench {
   guide(guides: readonly Guide[]): void;
   /** Show a line as it is being drawn: a lasso, a rectangle. */
   lasso(points: readonly Point[]): void;
+  /** The floor that shines through. */
+  otherFloor(): OtherFloor | null;
   /** The picture under the pencil, where its lines can be caught. */
   traced(): TracedPicture | null;
   /** Take what was found on a picture here: a wall, or those round a room. False where nothing was. */

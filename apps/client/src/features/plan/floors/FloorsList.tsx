@@ -1,0 +1,197 @@
+import type { DerivedFloor, Floor } from '@velvet-tape/core';
+import { useState } from 'react';
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { Text, TextInput } from 'react-native-paper';
+import { BarButton, BarIcon } from '../../../ui/BarButton';
+import { FONTS, TOUCH, useColours } from '../../../ui/theme';
+import { ListBar, ListPanel } from '../later/ListPanel';
+import { lent } from '../later/lent';
+import { Carry } from './Carry';
+
+const { deriveFloor, edit, elevationOf, floorBeside, floorHeight, floorsInOrder, formatArea, formatLength } = lent();
+const { goToFloor, parseLength, planActions, roughly, useAppDispatch, useAppSelector } = lent();
+
+/** The floors of the house from the highest to the lowest: how high they lie, what is on them; added, named, put in order, carried up, taken away. */
+export default function FloorsList(_: { floor: DerivedFloor }) {
+  const dispatch = useAppDispatch();
+  const plan = useAppSelector((state) => state.plan.plan)!;
+  const own = useAppSelector((state) => state.plan.floor);
+  const other = useAppSelector((state) => state.plan.choices.otherFloor);
+  const [carrying, carry] = useState<{ from: string; side: 'above' | 'below' } | null>(null);
+  const floors = [...floorsInOrder(plan)].reverse();
+  if (carrying && Object.hasOwn(plan.floors, carrying.from))
+    return (
+      <ListPanel title="What continues" testID="carry" downloads={[]}>
+        <Carry plan={plan} {...carrying} done={() => carry(null)} />
+      </ListPanel>
+    );
+  const add = (of: string, side: 'above' | 'below') => {
+    const done = dispatch(edit({ kind: 'addFloor', of, side }));
+    if (done.ok && done.made) dispatch(planActions.floorChosen(done.made));
+    dispatch(planActions.listed('floors'));
+  };
+  return (
+    <ListPanel title="Floors" testID="floors" downloads={[]}>
+      <ListBar>
+        <BarButton
+          icon="arrow-up"
+          label="Floor above"
+          says="Add a floor above all"
+          onPress={() => add(floors[0]!.id, 'above')}
+        />
+        <BarButton
+          icon="arrow-down"
+          label="Floor below"
+          says="Add a floor below all"
+          onPress={() => add(floors.at(-1)!.id, 'below')}
+        />
+      </ListBar>
+      <ScrollView tabIndex={0}>
+        {floors.map((floor) => (
+          <Row key={floor.id} floor={floor} on={floor.id === own} carry={carry} />
+        ))}
+        {floors.length > 1 && (
+          <View style={styles.through}>
+            <Text style={styles.words}>The floor beneath shines through:</Text>
+            <ListBar>
+              {(['off', 'faint', 'strong'] as const).map((each) => (
+                <BarButton
+                  key={each}
+                  label={each === 'off' ? 'Not' : each === 'faint' ? 'Faint' : 'Strong'}
+                  chosen={other === each}
+                  onPress={() => dispatch(planActions.choicesMade({ otherFloor: each }))}
+                />
+              ))}
+            </ListBar>
+          </View>
+        )}
+      </ScrollView>
+    </ListPanel>
+  );
+}
+
+interface RowProps {
+  floor: Floor;
+  on: boolean;
+  carry(what: { from: string; side: 'above' | 'below' }): void;
+}
+
+function Row({ floor, on, carry }: RowProps) {
+  const dispatch = useAppDispatch();
+  const colours = useColours();
+  const plan = useAppSelector((state) => state.plan.plan)!;
+  const [changing, change] = useState(false);
+  const { id, name, height } = floor;
+  const { units } = plan.job;
+  const level = elevationOf(plan, id);
+  const mark = level === 0 ? '±0' : `${level > 0 ? '+' : '−'}${formatLength(Math.abs(level), units)}`;
+  const { rooms, area, rough } = deriveFloor(plan, id);
+  const figures = `${rooms.length} ${rooms.length === 1 ? 'room' : 'rooms'}, ${roughly(rough, formatArea(area, units))}`;
+  const toNext = `${formatLength(floorHeight(plan, id), units)} floor to floor, ${height === null ? 'from its ceiling' : 'as read'}`;
+  return (
+    <View style={[styles.row, { borderColor: colours.linenDeep, backgroundColor: on ? colours.linen : 'transparent' }]}>
+      <View style={styles.line}>
+        <Pressable
+          accessibilityRole="button"
+          accessibilityLabel={`${name}, ${mark}, ${figures}. Go to it`}
+          aria-pressed={on}
+          onPress={() => dispatch(goToFloor(id))}
+          style={styles.what}
+        >
+          <Text style={[styles.name, { color: colours.ink }]}>{name}</Text>
+          <Text style={[styles.words, { color: colours.inkSoft }]}>
+            <Text style={[styles.mark, { color: colours.ink }]}>{mark}</Text>
+            {` · ${figures}`}
+          </Text>
+          <Text style={[styles.words, { color: colours.inkSoft }]}>{toNext}</Text>
+        </Pressable>
+        <BarIcon
+          icon="dots-vertical"
+          says={`${changing ? 'Less' : 'More'} about ${name}`}
+          onPress={() => change(!changing)}
+        />
+      </View>
+      {changing && (
+        <View style={styles.does}>
+          <Written
+            label="Called"
+            value={name}
+            keep={(text) => dispatch(edit({ kind: 'changeFloor', floor: id, name: text })).ok}
+          />
+          <Written
+            label="Floor to floor; empty: from its ceiling"
+            value={height === null ? '' : formatLength(height, units)}
+            keep={(text) => {
+              if (text.trim() === '') return dispatch(edit({ kind: 'changeFloor', floor: id, height: null })).ok;
+              const read = parseLength(text, units === 'metric' ? 'm' : 'ft');
+              if (!read.ok) dispatch(planActions.said({ text: read.reason, tone: 'refused' }));
+              return read.ok && dispatch(edit({ kind: 'changeFloor', floor: id, height: read.mm })).ok;
+            }}
+          />
+          <ListBar>
+            {rooms.length > 0 &&
+              (['above', 'below'] as const).map((side) => (
+                <BarButton
+                  key={side}
+                  icon="content-copy"
+                  label={side === 'above' ? 'Carry up' : 'Carry down'}
+                  says={`Carry ${name} ${side === 'above' ? 'up' : 'down'}`}
+                  onPress={() => carry({ from: id, side })}
+                />
+              ))}
+            {(['above', 'below'] as const).map(
+              (to) =>
+                floorBeside(plan, id, to) && (
+                  <BarButton
+                    key={to}
+                    icon={to === 'above' ? 'arrow-up' : 'arrow-down'}
+                    label={to === 'above' ? 'Up' : 'Down'}
+                    says={`${name} one ${to === 'above' ? 'up' : 'down'}`}
+                    onPress={() => dispatch(edit({ kind: 'moveFloor', floor: id, to }))}
+                  />
+                ),
+            )}
+            <BarButton
+              icon="delete-outline"
+              label="Take away"
+              says={`Take ${name} away, with all that is on it`}
+              onPress={() => dispatch(edit({ kind: 'removeFloor', floor: id }))}
+            />
+          </ListBar>
+        </View>
+      )}
+    </View>
+  );
+}
+
+/** A word or a figure that is kept when one leaves it; refused it stays as it was typed. */
+function Written({ label, value, keep }: { label: string; value: string; keep(text: string): boolean }) {
+  const [text, setText] = useState(value);
+  const end = () => {
+    if (text !== value) keep(text);
+  };
+  return (
+    <TextInput
+      mode="outlined"
+      dense
+      label={label}
+      accessibilityLabel={label}
+      value={text}
+      maxLength={120}
+      onChangeText={setText}
+      onBlur={end}
+      onSubmitEditing={end}
+    />
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { borderBottomWidth: StyleSheet.hairlineWidth, paddingLeft: 14, paddingVertical: 4 },
+  line: { flexDirection: 'row', alignItems: 'center' },
+  what: { flex: 1, minHeight: TOUCH, gap: 2 },
+  name: { fontFamily: FONTS.serif, fontSize: 18, lineHeight: 24 },
+  mark: { fontFamily: FONTS.strong, fontVariant: ['tabular-nums'] },
+  words: { fontSize: 14, lineHeight: 19 },
+  does: { gap: 8, paddingRight: 14, paddingVertical: 6 },
+  through: { padding: 14, gap: 8 },
+});

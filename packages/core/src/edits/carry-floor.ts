@@ -1,0 +1,87 @@
+import { type Draft, Refusal } from '../plan/draft';
+import { type Id, type Plan, type Reading, type Wall, cornersOfReading } from '../plan/plan';
+import { networkBefore } from '../rooms';
+import { runOfReading } from '../walls';
+import { edit } from './edit';
+import { requireFloor } from './require';
+import { settle } from './settle';
+import { takeAlong } from './take-along';
+
+/**
+ * What continues on another floor: walls, with the openings and solids of them that are named, come to the same place there, and with them the readings that
+ * hold there too: along the same walls, between corners where the same walls meet.
+ */
+export interface CarryFloor {
+  readonly kind: 'carryFloor';
+  readonly from: Id;
+  readonly to: Id;
+  readonly walls: readonly Id[];
+  readonly openings: readonly Id[];
+  readonly solids: readonly Id[];
+}
+
+function carryFloor(draft: Draft, { from, to, walls, openings, solids }: CarryFloor): void {
+  const source = requireFloor(draft, from);
+  const target = requireFloor(draft, to);
+  if (from === to) throw new Refusal('Carry to another floor than the one it comes from.');
+  if (draft.on('walls', to).length > 0)
+    throw new Refusal(`There are walls on ${target.name} already. Carry to an empty floor, or take them away first.`);
+  const wanted = new Set(walls);
+  const carried = draft.on('walls', from).filter(({ id }) => wanted.has(id));
+  if (carried.length === 0) throw new Refusal('Choose what continues: a wall at least.');
+  const corners = new Map<Id, Id>();
+  for (const id of new Set(carried.flatMap(({ start, end }) => [start, end]))) {
+    const { x, y } = draft.corners[id]!;
+    corners.set(id, draft.addCorner(to, x, y).id);
+  }
+  const copyOf = (wall: Wall) =>
+    draft.addWall({ ...wall, floor: to, start: corners.get(wall.start)!, end: corners.get(wall.end)! }).id;
+  const copies = new Map(carried.map((wall) => [wall.id, copyOf(wall)]));
+  const named = new Set([...openings, ...solids]);
+  const holds = holdingReadings(draft, from, new Set(copies.keys()));
+  takeAlong(
+    draft,
+    from,
+    { floors: new Map([[from, to]]), corners, walls: copies },
+    { to: (p) => p, turn: 0, mirror: false },
+    {
+      copy: true,
+      inRooms: () => false,
+      wants: (name, { id }) =>
+        name === 'openings' || name === 'solids'
+          ? named.has(id)
+          : name === 'readings'
+            ? holds.has(id)
+            : name === 'gaps',
+    },
+  );
+  for (const reading of draft.on('readings', to))
+    draft.put('readings', { ...reading, note: [`Carried from ${source.name}.`, reading.note].join(' ').trim() });
+  const asTheyWere = new Set(draft.on('readings', to).map(({ id }) => id));
+  settle(draft, to, { changed: copies.values(), asTheyWere });
+}
+
+/** What usually continues on the floor above: outer walls and party walls. */
+export const wallsToCarry = (plan: Pick<Plan, 'walls'>, floor: Id): readonly Id[] =>
+  Object.values(plan.walls)
+    .filter((wall) => wall.floor === floor && (wall.kind === 'external' || wall.kind === 'party'))
+    .map(({ id }) => id);
+
+/** Readings along walls that are all carried, between corners at which all walls are. */
+function holdingReadings(draft: Draft, floor: Id, carried: ReadonlySet<Id>): ReadonlySet<Id> {
+  const network = networkBefore(draft, floor);
+  const same = (reading: Reading): boolean =>
+    cornersOfReading(reading).every((corner) =>
+      (network.stars.get(corner)?.around ?? []).every(({ wall }) => carried.has(wall.id)),
+    ) && (runOfReading(network, reading) ?? []).every(({ wall }) => carried.has(wall.id));
+  return new Set(
+    draft
+      .on('readings', floor)
+      .filter(same)
+      .map(({ id }) => id),
+  );
+}
+
+export const carryFloorEdits = {
+  carryFloor: edit<CarryFloor>('carry to another floor', carryFloor),
+};
