@@ -48,6 +48,20 @@ test('the floor above begins with what continues from below: the lean-to is left
   await page.getByLabel('Called').fill('Loft');
   await page.getByLabel('Floor to floor; empty: from its ceiling').tap();
   await expect(floors.getByRole('button', { name: /^Loft, \+8′ 10″, 1 room/ })).toBeVisible();
+  // the house from outside itself: its floors at one scale, or over each other, any left out
+  await key(page, 'Side by side').tap();
+  await expect(floors.getByTestId('floor-picture')).toHaveCount(2);
+  await key(page, 'Over each other').tap();
+  await expect(floors.getByTestId(/^over /)).toHaveCount(2);
+  await key(page, 'Show Loft').tap();
+  await expect(floors.getByTestId(/^over /)).toHaveCount(1);
+  await key(page, 'As a list').tap();
+  await key(page, 'More about Loft').tap();
+  await key(page, 'Copy Loft above itself').tap();
+  await expect(floors.getByRole('button', { name: /^Loft, copy, .* 1 room/ })).toBeVisible();
+  for (let i = 0; i < 2; i += 1) await key(page, /^Undo (carry|add)/).tap();
+  await expect(floors.getByRole('button', { name: /^Loft, copy/ })).toHaveCount(0);
+  if (!(await key(page, 'Loft one down').isVisible())) await key(page, 'More about Loft').tap();
   await key(page, 'Loft one down').tap();
   await expect(floors.getByRole('button', { name: /^Loft, ±0/ })).toBeVisible();
   await key(page, 'Loft one up').tap();

@@ -33,7 +33,7 @@ test('outer walls carried up enclose the whole house in one room at the very sam
       const { house, up } = row(sizes);
       const before = house.plan;
       const walls = wallsToCarry(before, 'ground');
-      house.do({ kind: 'carryFloor', from: 'ground', to: up, walls, openings: [], solids: [] });
+      house.do({ kind: 'carryFloor', from: 'ground', to: up, walls, openings: [], solids: [], rooms: [] });
       expect(problemsOf(house.plan)).toEqual([]);
       expect(below(house.plan)).toBe(below(before));
       const [from, to] = [deriveFloor(house.plan, 'ground'), deriveFloor(house.plan, up)];
@@ -69,6 +69,7 @@ test('outer walls carried up enclose the whole house in one room at the very sam
 
 test('all of it carried up is the same house again, with its openings and the readings that hold, each said to be carried', () => {
   const { house, up } = row([3200, 2800]);
+  house.do({ kind: 'nameRoom', room: house.floor.rooms[0]!.room.id, name: 'Study' });
   const ground = house.on('ground');
   house.do({
     kind: 'carryFloor',
@@ -77,9 +78,11 @@ test('all of it carried up is the same house again, with its openings and the re
     walls: ground.network.walls.map(({ id }) => id),
     openings: ground.openings.map(({ id }) => id),
     solids: [],
+    rooms: ground.rooms.map(({ room }) => room.id),
   });
   const above = house.on(up);
   expect(above.rooms.map(({ measures }) => measures.area)).toEqual(ground.rooms.map(({ measures }) => measures.area));
+  expect(above.rooms.map(({ room }) => room.name)).toEqual(ground.rooms.map(({ room }) => room.name));
   expect(above.openings).toHaveLength(1);
   expect(above.readings).toHaveLength(ground.readings.length);
   for (const { note } of above.readings) expect(note).toBe('Carried from Ground floor.');
@@ -88,16 +91,46 @@ test('all of it carried up is the same house again, with its openings and the re
 test('a reading does not go where the walls at its ends are not all there; what can’t be done is said', () => {
   const { house, up } = row([3200, 2800]);
   const walls = wallsToCarry(house.plan, 'ground');
-  expect(house.tries({ kind: 'carryFloor', from: 'ground', to: up, walls: [], openings: [], solids: [] })).toMatch(
-    /a wall at least/,
-  );
-  expect(house.tries({ kind: 'carryFloor', from: up, to: up, walls, openings: [], solids: [] })).toMatch(
+  expect(
+    house.tries({ kind: 'carryFloor', from: 'ground', to: up, walls: [], openings: [], solids: [], rooms: [] }),
+  ).toMatch(/a wall at least/);
+  expect(house.tries({ kind: 'carryFloor', from: up, to: up, walls, openings: [], solids: [], rooms: [] })).toMatch(
     /another floor/,
   );
-  house.do({ kind: 'carryFloor', from: 'ground', to: up, walls, openings: [], solids: [] });
+  house.do({ kind: 'carryFloor', from: 'ground', to: up, walls, openings: [], solids: [], rooms: [] });
   // the only reading ends where an inner wall meets
   expect(house.on(up).readings).toHaveLength(0);
-  expect(house.tries({ kind: 'carryFloor', from: 'ground', to: up, walls, openings: [], solids: [] })).toBe(
+  expect(house.tries({ kind: 'carryFloor', from: 'ground', to: up, walls, openings: [], solids: [], rooms: [] })).toBe(
     'There are walls on First floor already. Carry to an empty floor, or take them away first.',
+  );
+});
+
+test('whatever is chosen, it is carried or refused in words, the plan is sound, and nothing below changes', () => {
+  fc.assert(
+    fc.property(
+      fc.array(fc.integer({ min: 2200, max: 5200 }), { minLength: 1, maxLength: 3 }),
+      fc.infiniteStream(fc.boolean()),
+      (sizes, wanted) => {
+        const { house, up } = row(sizes);
+        const before = house.plan;
+        const ground = house.on('ground');
+        const some = (ids: readonly string[]) => ids.filter(() => wanted.next().value);
+        const why = house.tries({
+          kind: 'carryFloor',
+          from: 'ground',
+          to: up,
+          walls: some(ground.network.walls.map(({ id }) => id)),
+          openings: some(ground.openings.map(({ id }) => id)),
+          solids: [],
+          rooms: some(ground.rooms.map(({ room }) => room.id)),
+        });
+        if (why !== null) expect(why).toMatch(/^Choose what continues/);
+        expect(problemsOf(house.plan)).toEqual([]);
+        expect(below(house.plan)).toBe(below(before));
+        // every room that came about encloses some floor
+        for (const { measures } of house.on(up).rooms) expect(measures.area).toBeGreaterThan(0);
+      },
+    ),
+    { numRuns: 60 },
   );
 });

@@ -18,9 +18,11 @@ export interface CarryFloor {
   readonly walls: readonly Id[];
   readonly openings: readonly Id[];
   readonly solids: readonly Id[];
+  /** Rooms that are the same there: with their names, ceilings and heights. */
+  readonly rooms: readonly Id[];
 }
 
-function carryFloor(draft: Draft, { from, to, walls, openings, solids }: CarryFloor): void {
+function carryFloor(draft: Draft, { from, to, walls, openings, solids, rooms }: CarryFloor): void {
   const source = requireFloor(draft, from);
   const target = requireFloor(draft, to);
   if (from === to) throw new Refusal('Carry to another floor than the one it comes from.');
@@ -37,7 +39,7 @@ function carryFloor(draft: Draft, { from, to, walls, openings, solids }: CarryFl
   const copyOf = (wall: Wall) =>
     draft.addWall({ ...wall, floor: to, start: corners.get(wall.start)!, end: corners.get(wall.end)! }).id;
   const copies = new Map(carried.map((wall) => [wall.id, copyOf(wall)]));
-  const named = new Set([...openings, ...solids]);
+  const named = new Set([...openings, ...solids, ...rooms]);
   const holds = holdingReadings(draft, from, new Set(copies.keys()));
   takeAlong(
     draft,
@@ -48,11 +50,7 @@ function carryFloor(draft: Draft, { from, to, walls, openings, solids }: CarryFl
       copy: true,
       inRooms: () => false,
       wants: (name, { id }) =>
-        name === 'openings' || name === 'solids'
-          ? named.has(id)
-          : name === 'readings'
-            ? holds.has(id)
-            : name === 'gaps',
+        name === 'readings' ? holds.has(id) : name === 'gaps' || name === 'heights' || named.has(id),
     },
   );
   for (const reading of draft.on('readings', to))

@@ -3,6 +3,7 @@ import { type Control, Controller, type FieldValues, type Path, useForm } from '
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, HelperText, IconButton, SegmentedButtons, Text, TextInput } from 'react-native-paper';
 import type { z } from 'zod';
+import { selectOnFocus } from '../../ui/select-on-focus';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
 
 /** What stands in a form, one under the other. */
@@ -131,7 +132,7 @@ function Field<F extends FieldValues>({
             onChangeText={field.onChange}
             onBlur={field.onBlur}
             error={fieldState.invalid}
-            selectTextOnFocus={!lines}
+            {...(!lines && { onFocus: selectOnFocus })}
             {...(lines && { multiline: true, numberOfLines: lines })}
           />
           {fieldState.error && (

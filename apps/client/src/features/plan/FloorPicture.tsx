@@ -1,4 +1,13 @@
-import { type Plan, type Point, type Ring, deriveFloor, drawFloor, drawnBox, floorsInOrder } from '@velvet-tape/core';
+import {
+  type Box,
+  type Plan,
+  type Point,
+  type Ring,
+  deriveFloor,
+  drawFloor,
+  drawnBox,
+  floorsInOrder,
+} from '@velvet-tape/core';
 import { pathData } from '@velvet-tape/formats';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -19,6 +28,8 @@ interface Props {
   /** The one nearest to the ground unless said. */
   floor?: string;
   height: number;
+  /** What is to be seen of it, mm; all that is drawn unless said. */
+  box?: Box;
   says: string;
   /** Outlines that are marked, mm. */
   marked?: readonly Ring[];
@@ -27,7 +38,7 @@ interface Props {
 }
 
 /** A floor drawn to fill its place, to be looked at, or to choose on. */
-export function FloorPicture({ plan, floor, height, says, marked = [], tapped }: Props) {
+export function FloorPicture({ plan, floor, height, box: part, says, marked = [], tapped }: Props) {
   const colours = useColours();
   const [width, setWidth] = useState(0);
   const drawn = useMemo(() => {
@@ -36,14 +47,14 @@ export function FloorPicture({ plan, floor, height, says, marked = [], tapped }:
     if (!id || width === 0) return null;
     const own = deriveFloor(plan, id);
     const { units } = plan.job;
-    const box = drawnBox(drawFloor(own, { lettering: 1, units }), 1);
+    const box = part ?? drawnBox(drawFloor(own, { lettering: 1, units }), 1);
     if (!box) return null;
     const scale = Math.min((width - RIM) / (box.maxX - box.minX), (height - RIM) / (box.maxY - box.minY));
     const lettering = LETTERING / scale;
     const x = width / 2 - (scale * (box.minX + box.maxX)) / 2;
     const y = height / 2 - (scale * (box.minY + box.maxY)) / 2;
     return { marks: drawFloor(own, { lettering, units }), lettering, scale, x, y };
-  }, [plan, floor, width, height]);
+  }, [plan, floor, part, width, height]);
   const press = (event: { currentTarget: unknown; clientX: number; clientY: number }) => {
     if (!drawn) return;
     const { left, top } = (event.currentTarget as HTMLElement).getBoundingClientRect();

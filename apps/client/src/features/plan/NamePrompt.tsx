@@ -3,6 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { Button, Text, TextInput } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
+import { selectOnFocus } from '../../ui/select-on-focus';
 import { useCoarse } from '../../ui/use-coarse';
 import { edit } from './edit';
 import { planActions } from './plan-slice';
@@ -83,7 +84,7 @@ export function NamePrompt({
           accessibilityLabel="Another name"
           value={text}
           autoFocus={keyboard}
-          selectTextOnFocus
+          onFocus={selectOnFocus}
           onChangeText={setText}
           onSubmitEditing={() => text.trim() && give(text)}
           style={styles.input}

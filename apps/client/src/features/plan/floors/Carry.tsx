@@ -47,7 +47,7 @@ export function Carry({ plan, from, side, done }: Props) {
     const solids = floor.solids.flatMap(({ solid: { id, stand } }) =>
       stand.kind === 'wall' && chosen.has(stand.wall) ? [id] : [],
     );
-    if (!dispatch(edit({ kind: 'carryFloor', from, to, walls: [...chosen], openings, solids })).ok) return;
+    if (!dispatch(edit({ kind: 'carryFloor', from, to, walls: [...chosen], openings, solids, rooms: [] })).ok) return;
     dispatch(planActions.listed(null));
     dispatch(planActions.floorChosen(to));
   };

@@ -6,6 +6,7 @@ import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { ListBar, ListPanel } from '../later/ListPanel';
 import { lent } from '../later/lent';
+import { AllFloors } from './AllFloors';
 import { Carry } from './Carry';
 
 const { deriveFloor, edit, elevationOf, floorBeside, floorHeight, floorsInOrder, formatArea, formatLength } = lent();
@@ -18,6 +19,7 @@ export default function FloorsList(_: { floor: DerivedFloor }) {
   const own = useAppSelector((state) => state.plan.floor);
   const other = useAppSelector((state) => state.plan.choices.otherFloor);
   const [carrying, carry] = useState<{ from: string; side: 'above' | 'below' } | null>(null);
+  const [view, look] = useState<'list' | 'side' | 'over'>('list');
   const floors = [...floorsInOrder(plan)].reverse();
   if (carrying && Object.hasOwn(plan.floors, carrying.from))
     return (
@@ -46,29 +48,46 @@ export default function FloorsList(_: { floor: DerivedFloor }) {
           onPress={() => add(floors.at(-1)!.id, 'below')}
         />
       </ListBar>
-      <ScrollView tabIndex={0}>
-        {floors.map((floor) => (
-          <Row key={floor.id} floor={floor} on={floor.id === own} carry={carry} />
-        ))}
-        {floors.length > 1 && (
-          <View style={styles.through}>
-            <Text style={styles.words}>The floor beneath shines through:</Text>
-            <ListBar>
-              {(['off', 'faint', 'strong'] as const).map((each) => (
-                <BarButton
-                  key={each}
-                  label={each === 'off' ? 'Not' : each === 'faint' ? 'Faint' : 'Strong'}
-                  chosen={other === each}
-                  onPress={() => dispatch(planActions.choicesMade({ otherFloor: each }))}
-                />
-              ))}
-            </ListBar>
-          </View>
-        )}
-      </ScrollView>
+      {floors.length > 1 && (
+        <ListBar>
+          {VIEWS.map(([name, label]) => (
+            <BarButton key={name} label={label} chosen={view === name} onPress={() => look(name)} />
+          ))}
+        </ListBar>
+      )}
+      {view !== 'list' && floors.length > 1 ? (
+        <AllFloors plan={plan} over={view === 'over'} />
+      ) : (
+        <ScrollView tabIndex={0}>
+          {floors.map((floor) => (
+            <Row key={floor.id} floor={floor} on={floor.id === own} carry={carry} />
+          ))}
+          {floors.length > 1 && (
+            <View style={styles.through}>
+              <Text style={styles.words}>The floor beneath shines through:</Text>
+              <ListBar>
+                {(['off', 'faint', 'strong'] as const).map((each) => (
+                  <BarButton
+                    key={each}
+                    label={each === 'off' ? 'Not' : each === 'faint' ? 'Faint' : 'Strong'}
+                    chosen={other === each}
+                    onPress={() => dispatch(planActions.choicesMade({ otherFloor: each }))}
+                  />
+                ))}
+              </ListBar>
+            </View>
+          )}
+        </ScrollView>
+      )}
     </ListPanel>
   );
 }
+
+const VIEWS = [
+  ['list', 'As a list'],
+  ['side', 'Side by side'],
+  ['over', 'Over each other'],
+] as const;
 
 interface RowProps {
   floor: Floor;
@@ -88,6 +107,20 @@ function Row({ floor, on, carry }: RowProps) {
   const { rooms, area, rough } = deriveFloor(plan, id);
   const figures = `${rooms.length} ${rooms.length === 1 ? 'room' : 'rooms'}, ${roughly(rough, formatArea(area, units))}`;
   const toNext = `${formatLength(floorHeight(plan, id), units)} floor to floor, ${height === null ? 'from its ceiling' : 'as read'}`;
+  const copy = () => {
+    const added = dispatch(edit({ kind: 'addFloor', of: id, side: 'above', name: `${name}, copy` }));
+    if (!added.ok || !added.made) return;
+    const { network, openings, solids } = deriveFloor(plan, id);
+    const all = (things: readonly { id: string }[]) => things.map((each) => each.id);
+    const walls = all(network.walls);
+    const carried = {
+      walls,
+      openings: all(openings),
+      solids: all(solids.map(({ solid }) => solid)),
+      rooms: all(rooms.map(({ room }) => room)),
+    };
+    dispatch(edit({ kind: 'carryFloor', from: id, to: added.made, ...carried }));
+  };
   return (
     <View style={[styles.row, { borderColor: colours.linenDeep, backgroundColor: on ? colours.linen : 'transparent' }]}>
       <View style={styles.line}>
@@ -129,11 +162,14 @@ function Row({ floor, on, carry }: RowProps) {
             }}
           />
           <ListBar>
+            {rooms.length > 0 && (
+              <BarButton icon="content-copy" label="Copy above" says={`Copy ${name} above itself`} onPress={copy} />
+            )}
             {rooms.length > 0 &&
               (['above', 'below'] as const).map((side) => (
                 <BarButton
                   key={side}
-                  icon="content-copy"
+                  icon={side === 'above' ? 'arrow-expand-up' : 'download'}
                   label={side === 'above' ? 'Carry up' : 'Carry down'}
                   says={`Carry ${name} ${side === 'above' ? 'up' : 'down'}`}
                   onPress={() => carry({ from: id, side })}

@@ -27,6 +27,7 @@ export {
   orderedSchedule,
   parseLength,
   readingLines,
+  ringsBox,
   roughly,
   scheduleTotals,
   valueInWords,
@@ -42,6 +43,7 @@ export { SideTiles, useSides } from '../chosen/parts';
 export { goToFace, goToFloor, takeTool } from '../commands';
 export { downloadOpenings, downloadReadings, downloadWorkbook } from '../downloads';
 export { edit, preview } from '../edit';
+export { FloorsOver } from '../floors/FloorsOver';
 export { FloorPicture } from '../FloorPicture';
 export { FirstSteps } from '../first-steps/FirstSteps';
 export { FieldBar } from '../foot/FieldBar';
