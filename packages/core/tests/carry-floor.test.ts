@@ -1,5 +1,6 @@
 import * as fc from 'fast-check';
 import { type Plan, deriveFloor, floorPlan, problemsOf, wallsToCarry } from '../src';
+import { carryUp } from '../trials/carry';
 import { House } from './house';
 
 /** A house with a row of rooms and a lean-to behind the first, read here and there, with a door and a breast. */
@@ -105,32 +106,9 @@ test('a reading does not go where the walls at its ends are not all there; what 
   );
 });
 
-test('whatever is chosen, it is carried or refused in words, the plan is sound, and nothing below changes', () => {
-  fc.assert(
-    fc.property(
-      fc.array(fc.integer({ min: 2200, max: 5200 }), { minLength: 1, maxLength: 3 }),
-      fc.infiniteStream(fc.boolean()),
-      (sizes, wanted) => {
-        const { house, up } = row(sizes);
-        const before = house.plan;
-        const ground = house.on('ground');
-        const some = (ids: readonly string[]) => ids.filter(() => wanted.next().value);
-        const why = house.tries({
-          kind: 'carryFloor',
-          from: 'ground',
-          to: up,
-          walls: some(ground.network.walls.map(({ id }) => id)),
-          openings: some(ground.openings.map(({ id }) => id)),
-          solids: [],
-          rooms: some(ground.rooms.map(({ room }) => room.id)),
-        });
-        if (why !== null) expect(why).toMatch(/^Choose what continues/);
-        expect(problemsOf(house.plan)).toEqual([]);
-        expect(below(house.plan)).toBe(below(before));
-        // every room that came about encloses some floor
-        for (const { measures } of house.on(up).rooms) expect(measures.area).toBeGreaterThan(0);
-      },
-    ),
-    { numRuns: 60 },
-  );
+test('a random part of a random house is carried or refused in words, sound, in its place, and nothing below changes (trial: carry)', () => {
+  const { houses, carried, refused, seeds } = carryUp(80, 20_261_129);
+  expect(seeds).toEqual([]);
+  expect(carried + refused).toBe(houses);
+  expect(carried).toBeGreaterThan(60);
 });

@@ -4,6 +4,7 @@ import { typesByNoise } from './along-walls';
 import { misread } from '../tests/units-fuzz';
 import { drawTwoBoxes } from './two-boxes';
 import { falseStretches } from './pictures';
+import { carryUp } from './carry';
 import { calibration, cleanFloors, power, slips } from './readings';
 import { measured } from '../tests/measured-walls';
 import { tilePlans } from './tiling';
@@ -24,6 +25,7 @@ const trials: Record<string, Trial> = {
   pictures: { usual: 5000, run: falseStretches },
   walls: { usual: 40, run: walls },
   tiling: { usual: 10_000, run: tilePlans },
+  carry: { usual: 2_000, run: carryUp },
 };
 
 /** Walls found on drawn plans, clean and noisy. */
