@@ -1,3 +1,4 @@
+import { intersection, ringsArea } from '@velvet-tape/core';
 import type { Page } from '@playwright/test';
 import { expect, test } from '../server';
 
@@ -7,8 +8,8 @@ interface Overlap {
   readonly by: number;
 }
 
-/** Pairs of texts on the sheet that lie over each other: their boxes in the real font, turned as they stand, a little less high as no letter fills its box. */
-const overlaps = (page: Page): Promise<{ count: number; over: Overlap[] }> =>
+/** The texts on the sheet: their boxes in the real font, px, turned as they stand, a little less high as no letter fills its box. */
+const boxesOf = (page: Page) =>
   page.evaluate(() => {
     type P = { x: number; y: number };
     const svg = document.querySelector<SVGSVGElement>('[data-testid=sheet] svg')!;
@@ -22,36 +23,20 @@ const overlaps = (page: Page): Promise<{ count: number; over: Overlap[] }> =>
       const inside = ring.some((p) => p.x > shown.left && p.x < shown.right && p.y > shown.top && p.y < shown.bottom);
       return inside && text.textContent ? [{ words: text.textContent, ring }] : [];
     });
-    /** Sutherland and Hodgman: what two convex rings share. */
-    const shared = (a: P[], b: P[]): number => {
-      const area = (ring: P[]) =>
-        ring.reduce((sum, p, i) => {
-          const q = ring[(i + 1) % ring.length]!;
-          return sum + (p.x * q.y - q.x * p.y) / 2;
-        }, 0);
-      const way = Math.sign(area(b)) || 1;
-      let left = a;
-      b.forEach((p, i) => {
-        const q = b[(i + 1) % b.length]!;
-        const side = (r: P) => way * ((q.x - p.x) * (r.y - p.y) - (q.y - p.y) * (r.x - p.x));
-        left = left.flatMap((r, k) => {
-          const s = left[(k + 1) % left.length]!;
-          const [u, v] = [side(r), side(s)];
-          const cut = { x: r.x + ((s.x - r.x) * u) / (u - v), y: r.y + ((s.y - r.y) * u) / (u - v) };
-          return [...(u >= 0 ? [r] : []), ...(u * v < 0 ? [cut] : [])];
-        });
-      });
-      return Math.abs(area(left));
-    };
-    const over: { texts: [string, string]; by: number }[] = [];
-    boxes.forEach((one, i) =>
-      boxes.slice(i + 1).forEach((two) => {
-        const by = shared(one.ring, two.ring);
-        if (by > 2) over.push({ texts: [one.words, two.words], by: Math.round(by) });
-      }),
-    );
-    return { count: boxes.length, over };
+    return boxes;
   });
+
+/** Pairs of texts that lie over each other. */
+async function overlaps(page: Page): Promise<{ count: number; over: Overlap[] }> {
+  const texts = await boxesOf(page);
+  const over = texts.flatMap((one, i) =>
+    texts.slice(i + 1).flatMap((two) => {
+      const by = Math.abs(ringsArea(intersection([one.ring], [two.ring])));
+      return by > 2 ? [{ texts: [one.words, two.words] as const, by: Math.round(by) }] : [];
+    }),
+  );
+  return { count: texts.length, over };
+}
 
 for (const [width, height] of [
   [390, 844],

@@ -1,16 +1,16 @@
 import { type Plan, deriveFloor, distance, readPlan } from '@velvet-tape/core';
+import { recall, remember } from '../ui/remembered';
 
 /** How the practice house of a job stands in truth: what a meter aimed at one of its walls finds. */
 const keyOf = (job: string): string => `practice.${job}`;
 
-export const keepTruth = (job: string, truth: Plan): void =>
-  globalThis.localStorage?.setItem(keyOf(job), JSON.stringify(truth));
+export const keepTruth = (job: string, truth: Plan): void => remember(keyOf(job), JSON.stringify(truth));
 
 let last: { job: string; plan: Plan | null } | null = null;
 
 function truthOf(job: string): Plan | null {
   if (last?.job === job) return last.plan;
-  const kept = globalThis.localStorage?.getItem(keyOf(job));
+  const kept = recall(keyOf(job));
   const read = kept ? readPlan(JSON.parse(kept)) : null;
   last = { job, plan: read?.ok ? read.plan : null };
   return last.plan;

@@ -1,7 +1,8 @@
 import { type DerivedFloor, deriveFloor } from '../derived';
 import { type Box, type Ring, ringsBox } from '../geometry';
 import { isThere, openingSpan } from '../openings';
-import type { Plan } from '../plan/plan';
+import { type Plan, floorsInOrder } from '../plan/plan';
+import { groundFloor } from '../plan/storeys';
 import { openingSigns } from './opening-signs';
 
 /** What is left of a floor in a picture the size of a thumb: outlines, mm of the house. */
@@ -13,9 +14,9 @@ export interface SmallPicture {
   readonly box: Box;
 }
 
-/** The floor a job is known by: the one at ground level, or of those that have rooms the next above or below it. Null: nothing was drawn yet. */
+/** The floor a job is known by: the ground floor, else the lowest that has rooms, or walls. Null: nothing was drawn yet. */
 export function smallPicture(plan: Plan): SmallPicture | null {
-  const floors = Object.values(plan.floors).sort((a, b) => Math.abs(a.level) - Math.abs(b.level) || b.level - a.level);
+  const floors = [groundFloor(plan), ...floorsInOrder(plan)];
   for (const wanted of [(each: DerivedFloor) => each.rooms.length > 0, (each: DerivedFloor) => each.bodies.length > 0])
     for (const { id } of floors) {
       const floor = deriveFloor(plan, id);

@@ -6,6 +6,7 @@ import { ActivityIndicator, Button, Icon, Text } from 'react-native-paper';
 import { ALL_JOBS, type JobsFound, type Wanted, currentJobs, somethingWaits } from '../../sync/listing';
 import { BarButton } from '../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
+import { inWords } from '../../ui/in-words';
 import { useTitle } from '../../ui/use-title';
 import { bringInJob } from './bring-in';
 import { JobLine } from './JobLine';
@@ -175,8 +176,6 @@ export function JobsScreen() {
     </View>
   );
 }
-
-const inWords = (error: unknown): string => (error instanceof Error ? error.message : String(error));
 
 const emptyWords = ({ find, bin }: Wanted): string => {
   if (find) return `No job ${bin ? 'in the bin ' : ''}has “${find}” in its name or address.`;

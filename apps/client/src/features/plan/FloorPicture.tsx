@@ -6,7 +6,7 @@ import {
   deriveFloor,
   drawFloor,
   drawnBox,
-  floorsInOrder,
+  groundFloor,
 } from '@velvet-tape/core';
 import { pathData } from '@velvet-tape/formats';
 import { useMemo, useState } from 'react';
@@ -14,6 +14,7 @@ import { View } from 'react-native';
 import Svg from 'react-native-svg';
 import { G, Path } from '../../ui/svg';
 import { useColours } from '../../ui/theme';
+import { fitted } from './fitted';
 import { MarkView } from './MarkView';
 
 /** Lettering on such a picture, px. */
@@ -25,7 +26,7 @@ const REACH = 16;
 
 interface Props {
   plan: Plan;
-  /** The one nearest to the ground unless said. */
+  /** The ground floor unless said. */
   floor?: string;
   height: number;
   /** What is to be seen of it, mm; all that is drawn unless said. */
@@ -42,18 +43,15 @@ export function FloorPicture({ plan, floor, height, box: part, says, marked = []
   const colours = useColours();
   const [width, setWidth] = useState(0);
   const drawn = useMemo(() => {
-    const ground = [...floorsInOrder(plan)].sort((a, b) => Math.abs(a.level) - Math.abs(b.level))[0];
-    const id = floor ?? ground?.id;
-    if (!id || width === 0) return null;
+    if (width === 0) return null;
+    const id = floor ?? groundFloor(plan).id;
     const own = deriveFloor(plan, id);
     const { units } = plan.job;
     const box = part ?? drawnBox(drawFloor(own, { lettering: 1, units }), 1);
     if (!box) return null;
-    const scale = Math.min((width - RIM) / (box.maxX - box.minX), (height - RIM) / (box.maxY - box.minY));
-    const lettering = LETTERING / scale;
-    const x = width / 2 - (scale * (box.minX + box.maxX)) / 2;
-    const y = height / 2 - (scale * (box.minY + box.maxY)) / 2;
-    return { marks: drawFloor(own, { lettering, units }), lettering, scale, x, y };
+    const fit = fitted(box, width, height, RIM);
+    const lettering = LETTERING / fit.scale;
+    return { marks: drawFloor(own, { lettering, units }), lettering, ...fit };
   }, [plan, floor, part, width, height]);
   const press = (event: { currentTarget: unknown; clientX: number; clientY: number }) => {
     if (!drawn) return;
@@ -70,7 +68,7 @@ export function FloorPicture({ plan, floor, height, box: part, says, marked = []
     >
       {drawn && (
         <Svg width={width} height={height} accessibilityLabel={says} role="img">
-          <G transform={`matrix(${drawn.scale} 0 0 ${drawn.scale} ${drawn.x} ${drawn.y})`}>
+          <G transform={drawn.transform}>
             {drawn.marks.map((mark) => (
               <MarkView key={`${mark.key}/${mark.role}`} mark={mark} colours={colours} lettering={drawn.lettering} />
             ))}

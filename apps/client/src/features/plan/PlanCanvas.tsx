@@ -8,7 +8,7 @@ import {
   FLOORS,
   drawFloorInParts,
 } from '@velvet-tape/core';
-import { Suspense, lazy, memo, useMemo, useRef } from 'react';
+import { lazy, memo, useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import Svg from 'react-native-svg';
@@ -71,11 +71,9 @@ export function PlanCanvas() {
           {crosshair && <Crosshair x={width / 2} y={height / 2} colour={colours.clay} />}
         </Svg>
       )}
-      <Suspense fallback={null}>
-        <Quiet>
-          <PlanOutline />
-        </Quiet>
-      </Suspense>
+      <Quiet>
+        <PlanOutline />
+      </Quiet>
       <Magnifier drawing={DRAWING} />
     </View>
   );

@@ -1,5 +1,6 @@
 import type { LengthUnit, Units } from '@velvet-tape/core';
 import { z } from 'zod';
+import { recall, remember } from '../../ui/remembered';
 import type { Field } from './plan-state';
 
 /** Units a bare number can be read in, in the order the key goes through them. */
@@ -27,11 +28,10 @@ const keyOf = (job: string) => `entry.${job}`;
 
 /** What a job was read in last on this device, else what any job was. */
 export function keptEntryUnit(job: string): LengthUnit | null {
-  const store = globalThis.localStorage;
-  const read = kept.safeParse(store?.getItem(keyOf(job)) ?? store?.getItem(keyOf('last')));
+  const read = kept.safeParse(recall(keyOf(job)) ?? recall(keyOf('last')));
   return read.success ? read.data : null;
 }
 
 export function keepEntryUnit(job: string, unit: LengthUnit): void {
-  for (const each of [job, 'last']) globalThis.localStorage?.setItem(keyOf(each), unit);
+  for (const each of [job, 'last']) remember(keyOf(each), unit);
 }

@@ -1,6 +1,8 @@
+import { recall, remember } from '../../ui/remembered';
+
 const KEY = 'hand';
 
 /** The hand the device is worked with, as it was last said. */
-export const keptLeft = (): boolean => globalThis.localStorage?.getItem(KEY) === 'left';
+export const keptLeft = (): boolean => recall(KEY) === 'left';
 
-export const keepLeft = (left: boolean): void => globalThis.localStorage?.setItem(KEY, left ? 'left' : 'right');
+export const keepLeft = (left: boolean): void => remember(KEY, left ? 'left' : 'right');

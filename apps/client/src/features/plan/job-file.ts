@@ -1,3 +1,4 @@
+import { inWords } from '../../ui/in-words';
 import type { AppDispatch } from '../../store/store';
 import { database } from '../../sync/database';
 import { fetchJobFile } from '../../sync/listing';
@@ -12,7 +13,7 @@ export const downloadJob =
       if ((await database.jobs.get(id))?.waiting) throw new Error(NOT_SAVED);
       download(`${fileName(name)}.velvet-tape.zip`, 'application/zip', await fetchJobFile(id));
     } catch (error) {
-      dispatch(planActions.said({ text: error instanceof Error ? error.message : String(error), tone: 'refused' }));
+      dispatch(planActions.said({ text: inWords(error), tone: 'refused' }));
     }
   };
 

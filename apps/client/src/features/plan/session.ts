@@ -2,6 +2,7 @@ import type { Plan } from '@velvet-tape/core';
 import { readPlan } from '@velvet-tape/core';
 import type { AppDispatch, Command, RootState } from '../../store/store';
 import { store } from '../../store/store';
+import { inWords } from '../../ui/in-words';
 import { Broken, Offline, Refused } from '../../sync/http';
 import { device, onTopOf, saveOnDevice, setAside } from '../../sync/device';
 import { KEPT_APART, SyncEngine, overruledInWords } from '../../sync/engine';
@@ -62,7 +63,7 @@ export const openReadable =
     try {
       await syncEngine().fetchReadable(id);
     } catch (error) {
-      const reason = error instanceof Error ? error.message : String(error);
+      const reason = inWords(error);
       dispatch(planActions.notOpened({ why: 'unreadable', reason }));
       return;
     }
@@ -133,7 +134,7 @@ async function save(id: string): Promise<void> {
 }
 
 function sayNotSaved(error: unknown): void {
-  const reason = error instanceof Error ? error.message : String(error);
+  const reason = inWords(error);
   store.dispatch(planActions.said({ text: `This could not be kept on the device: ${reason}`, tone: 'refused' }));
 }
 

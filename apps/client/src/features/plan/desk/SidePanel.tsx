@@ -2,6 +2,7 @@ import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { BarIcon } from '../../../ui/BarButton';
 import { listenToPointers } from '../../../ui/pointer-listeners';
+import { recall, remember } from '../../../ui/remembered';
 import { useColours } from '../../../ui/theme';
 
 /** px */
@@ -92,7 +93,7 @@ interface Kept {
 
 function kept(name: string, usual: number): Kept {
   try {
-    const was = JSON.parse(localStorage.getItem(`panel.${name}`) ?? 'null') as Partial<Kept> | null;
+    const was = JSON.parse(recall(`panel.${name}`) ?? 'null') as Partial<Kept> | null;
     const width = typeof was?.width === 'number' && Number.isFinite(was.width) ? was.width : usual;
     return { width: Math.min(WIDEST, Math.max(NARROWEST, width)), folded: was?.folded === true };
   } catch {
@@ -100,13 +101,7 @@ function kept(name: string, usual: number): Kept {
   }
 }
 
-function keep(name: string, state: Kept): void {
-  try {
-    localStorage.setItem(`panel.${name}`, JSON.stringify(state));
-  } catch {
-    // a browser that keeps nothing shows the usual width next time
-  }
-}
+const keep = (name: string, state: Kept): void => remember(`panel.${name}`, JSON.stringify(state));
 
 const styles = StyleSheet.create({
   panel: { minHeight: 0 },

@@ -2,13 +2,14 @@ import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { BarIcon } from '../../../ui/BarButton';
+import { recall, remember } from '../../../ui/remembered';
 import { useColours } from '../../../ui/theme';
 import { useAppSelector } from '../../../store/store';
 import { FIRST_STEPS, type FirstStep } from './first-steps';
 
 const keyOf = ({ name }: FirstStep): string => `first.${name}`;
-const wasSaid = (step: FirstStep): boolean => globalThis.localStorage?.getItem(keyOf(step)) !== null;
-const isSaid = (step: FirstStep): void => globalThis.localStorage?.setItem(keyOf(step), 'said');
+const wasSaid = (step: FirstStep): boolean => recall(keyOf(step)) !== null;
+const isSaid = (step: FirstStep): void => remember(keyOf(step), 'said');
 
 /** The next thing a newcomer needs, in a sentence over the sheet: it goes when it is done or sent away, and does not come again on this device. */
 export function FirstSteps() {

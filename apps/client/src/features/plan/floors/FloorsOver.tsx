@@ -6,6 +6,7 @@ import { Text } from 'react-native-paper';
 import Svg from 'react-native-svg';
 import { G, Path } from '../../../ui/svg';
 import { useColours } from '../../../ui/theme';
+import { fitted } from '../fitted';
 
 /** px */
 const RIM = 30;
@@ -26,9 +27,7 @@ export function FloorsOver({
   const colours = useColours();
   const [width, setWidth] = useState(0);
   const inks = [colours.wall, colours.clay, colours.moss, colours.brassDeep, colours.inkSoft];
-  const scale = Math.min((width - RIM) / (box.maxX - box.minX), (height - RIM) / (box.maxY - box.minY));
-  const x = width / 2 - (scale * (box.minX + box.maxX)) / 2;
-  const y = height / 2 - (scale * (box.minY + box.maxY)) / 2;
+  const { transform } = fitted(box, width, height, RIM);
   const inOrder = [...floors].reverse().map((id, i) => ({ id, ink: inks[i % inks.length]! }));
   return (
     <View>
@@ -38,7 +37,7 @@ export function FloorsOver({
       >
         {width > 0 && (
           <Svg width={width} height={height} accessibilityLabel="The floors over each other" role="img">
-            <G transform={`matrix(${scale} 0 0 ${scale} ${x} ${y})`}>
+            <G transform={transform}>
               {inOrder.map(({ id, ink }) => (
                 <Path
                   key={id}

@@ -4,6 +4,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { FlatList, Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { ActivityIndicator, Button, Text } from 'react-native-paper';
 import { BarIcon } from '../../../ui/BarButton';
+import { inWords } from '../../../ui/in-words';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { ListPanel } from '../later/ListPanel';
 import { lent } from '../later/lent';
@@ -175,7 +176,6 @@ function Revisited({ revision, back, named }: { revision: Revision; back(): void
   );
 }
 
-const inWords = (error: unknown): string => (error instanceof Error ? error.message : String(error));
 const timeOf = ({ touched }: Revision): string =>
   new Date(touched).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 const dayOf = ({ touched }: Revision): string =>
