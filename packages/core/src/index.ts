@@ -12,6 +12,7 @@ export * from './rooms';
 export * from './sketching';
 export * from './snapping';
 export * from './solids';
+export * from './stairs';
 export * from './trueup';
 export * from './underlay';
 export * from './units';

@@ -89,7 +89,10 @@ test('the totals of a job count all its floors', () => {
   const { house } = hall();
   house.plan = {
     ...house.plan,
-    floors: { ...house.plan.floors, first: { id: 'first', name: 'First floor', level: 1, height: null } },
+    floors: {
+      ...house.plan.floors,
+      first: { id: 'first', name: 'First floor', level: 1, height: null, buildUp: null },
+    },
   };
   house.do({ kind: 'drawBox', floor: 'first', a: { x: 0, y: 0 }, b: { x: 2000, y: 2000 } });
   expect(jobTotals(house.plan)).toEqual({ rooms: 2, area: expect.closeTo(16e6, 3), rough: true });

@@ -1,5 +1,15 @@
 import { lastFor } from '../memory';
-import { type Point, alongOf, courseOf, direction, pointAt } from '../geometry';
+import {
+  type Point,
+  type Ring,
+  alongOf,
+  courseOf,
+  difference,
+  direction,
+  intersection,
+  pointAt,
+  ringsArea,
+} from '../geometry';
 import {
   type Corner,
   type GapReading,
@@ -29,6 +39,7 @@ import {
   roomMeasures,
 } from '../rooms';
 import { type SolidOutline, solidOutline, withoutSolids } from '../solids';
+import { type StairOnFloor, stairsOn } from '../stairs/on-floor';
 import { type Provenance, Survey } from '../trueup';
 import {
   type Network,
@@ -66,6 +77,8 @@ export interface DerivedRoom {
   readonly faces: readonly WallFace[];
   readonly label: Point;
   readonly ceilingHeight: number;
+  /** Its floor without the openings of stairs: what one can stand on. Nothing where it is open to below. */
+  readonly standing: readonly Ring[];
   readonly measures: RoomMeasures;
   /** Some of its walls are still rough, so its figures are too. */
   readonly rough: boolean;
@@ -89,6 +102,8 @@ export interface DerivedFloor {
   readonly overall: readonly WallFace[];
   readonly openings: readonly Opening[];
   readonly solids: readonly SolidOnFloor[];
+  /** Those that go up from here, and those that come up to here. */
+  readonly stairs: readonly StairOnFloor[];
   /** Corners where a wall ends at nothing. */
   readonly openEnds: readonly Corner[];
   /** Net internal floor area of all rooms, mm². */
@@ -124,21 +139,24 @@ type ProvenanceOf = (from: Id, to: Id, kind: 'length' | 'chord') => Provenance;
 function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
   const network = networkOf(plan.corners, wallsOf(plan, floor));
   const readings = Object.values(plan.readings).filter((reading) => reading.floor === floor);
-  const openings = openingsOn(plan, floor);
+  const inWalls = openingsOn(plan, floor);
   const gaps = Object.values(plan.gaps).filter((gap) => gap.floor === floor);
-  const survey = known?.survey ?? new Survey(network, [...readings, ...sumsOfGaps(network, gaps, readings, openings)]);
+  const survey = known?.survey ?? new Survey(network, [...readings, ...sumsOfGaps(network, gaps, readings, inWalls)]);
   const provenance = known ? asKnown(known) : rememberingProvenance(survey);
   const along = new Map(
     readings
       .filter((reading) => reading.face === 'inside')
       .map((reading) => [readingKey(reading.kind, reading), reading]),
   );
-  const onWall = groupByWall(openings);
+  const onWall = groupByWall(inWalls);
   const floors = surfacesOf(network);
   const solids = Object.values(plan.solids).flatMap((solid): SolidOnFloor[] => {
     const outline = solid.floor === floor ? solidOutline(network, solid) : null;
     return outline ? [remembering(solid, outline)] : [];
   });
+  const stairs = stairsOn(plan, floor);
+  const holes = stairs.flatMap(({ fromAbove, opening }) => (fromAbove ? opening : []));
+  const beneath = stairs.flatMap(({ fromAbove, outline }) => (fromAbove ? [] : outline));
   const seen = (run: FaceRun, room: Id | null) => {
     const kind = run.bulge === 0 ? 'length' : 'chord';
     return wallFace(
@@ -166,13 +184,15 @@ function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
         last.plan.types === plan.types &&
         last.plan.readings === plan.readings &&
         last.derived.room === room &&
+        sameRings(last.holes, holes) &&
+        sameRings(last.beneath, beneath) &&
         last.derived.ceilingHeight === ceilingHeight
       ) {
         return [last.derived];
       }
       const faces = outline.runs.map((run) => seen(run, room.id));
       const labelled = known?.rooms.find((each) => each.room.id === room.id)?.label ?? null;
-      return [derivedRoom(plan, room, outline, faces, ceilingHeight, labelled)];
+      return [derivedRoom({ plan, holes, beneath }, room, outline, faces, ceilingHeight, labelled)];
     });
   const free = freeRuns(network).map((run) => seen(run, null));
   const shown = new Set([...free, ...derivedRooms.flatMap((room) => room.faces)].map((face) => face.reading));
@@ -192,8 +212,9 @@ function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
     gaps,
     heights: Object.values(plan.heights).filter((height) => height.floor === floor),
     survey,
-    openings,
+    openings: inWalls,
     solids,
+    stairs,
     openEnds: [...network.stars.values()].filter((star) => star.around.length === 1).map((star) => star.corner),
     area: derivedRooms.reduce((sum, room) => sum + room.measures.area, 0),
     rough: derivedRooms.some((room) => room.rough),
@@ -283,40 +304,66 @@ const wallFace = (
     () => ({ ...run, room, provenance, reading, openings }),
   );
 
-const rooms = new WeakMap<RoomOutline, { plan: Plan; derived: DerivedRoom }>();
+/** What a room was last worked out from, besides its outline. */
+interface On {
+  readonly plan: Plan;
+  /** Openings of stairs in the floor. */
+  readonly holes: readonly Ring[];
+  /** Where stairs go up: names keep off them. */
+  readonly beneath: readonly Ring[];
+}
+
+const rooms = new WeakMap<RoomOutline, On & { derived: DerivedRoom }>();
+
+const sameRings = (a: readonly Ring[], b: readonly Ring[]): boolean =>
+  a.length === b.length && a.every((ring, i) => ring === b[i]);
 
 function derivedRoom(
-  plan: Plan,
+  on: On,
   room: Room,
   outline: RoomOutline,
   faces: readonly WallFace[],
   ceilingHeight: number,
   labelled: Point | null,
 ): DerivedRoom {
-  const last = rooms.get(outline)?.derived;
+  const known = rooms.get(outline);
+  const last = known && sameRings(known.holes, on.holes) && sameRings(known.beneath, on.beneath) ? known.derived : null;
   if (last?.room === room && last.ceilingHeight === ceilingHeight && last.faces.every((face, i) => face === faces[i]))
     return last;
+  const standing = room.overVoid ? [] : lessRings(outline.rings, on.holes);
+  const bare = lessRings(room.overVoid ? outline.rings : standing, on.beneath);
   const inRoom = faces.flatMap((face) => face.openings);
   const derived = {
     room,
     outline,
     faces,
     // while its walls are dragged the label stays, as long as it is in the room
-    label: labelled && surfaceContains(outline.rings, labelled) ? labelled : labelOf(room, outline, last),
+    label: labelled && surfaceContains(outline.rings, labelled) ? labelled : labelOf(room, outline, bare, last),
     ceilingHeight,
-    measures: roomMeasures(outline, ceilingHeight, inRoom),
+    standing,
+    measures: {
+      ...roomMeasures(outline, ceilingHeight, inRoom),
+      ...(standing !== outline.rings && { area: Math.max(0, ringsArea(standing)) }),
+    },
     rough: faces.some((face) => face.provenance === 'rough'),
   };
-  if (!labelled) rooms.set(outline, { plan, derived });
+  if (!labelled) rooms.set(outline, { ...on, derived });
   return derived;
 }
 
 /** Where it was put by hand, as long as that is in the room; else where there is most room for it. */
-function labelOf(room: Room, outline: RoomOutline, last: DerivedRoom | undefined): Point {
+function labelOf(room: Room, outline: RoomOutline, bare: readonly Ring[], last: DerivedRoom | null): Point {
   if (room.label && surfaceContains(outline.rings, room.label)) return room.label;
   if (last && !last.room.label) return last.label;
   // what stands in it may leave no floor
-  return outline.rings.length > 0 ? labelPoint(outline.rings) : room.at;
+  const free = bare.length > 0 ? bare : outline.rings;
+  return free.length > 0 ? labelPoint(free) : room.at;
+}
+
+/** Rings less others; the very same where those do not reach into them. */
+function lessRings(rings: readonly Ring[], taken: readonly Ring[]): readonly Ring[] {
+  if (taken.length === 0 || rings.length === 0 || ringsArea(intersection(rings, taken)) < 1) return rings;
+  return difference(rings, taken);
 }
 
 function groupByWall(openings: readonly Opening[]): Map<Id, Opening[]> {

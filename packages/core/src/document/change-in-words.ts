@@ -9,6 +9,7 @@ const TOLD: readonly CollectionName[] = [
   'rooms',
   'openings',
   'solids',
+  'stairs',
   'underlays',
   'readings',
   'heights',

@@ -7,4 +7,5 @@ export const OF_JOB: Readonly<Record<keyof Omit<JobDetails, 'usual'>, string>> =
   units: 'the unit',
   north: 'north',
   note: 'the note',
+  stairRule: 'the rule for stairs',
 };

@@ -11,6 +11,7 @@ import { boxOf } from './lettering';
 import type { DrawingStyle, Mark } from './marks';
 import { lineAlong } from './opening-signs';
 import { drawOpening, numberMark } from './openings';
+import { drawStairs, voidMarks } from './stairs';
 import { legendLine, roomLabel, roomNumber } from './room-label';
 
 /** A part of a drawing: marks that are painted one after the other. */
@@ -36,6 +37,8 @@ export function drawFloorInParts(derived: DerivedFloor, style: DrawingStyle): re
       'chalk',
       chalk.map((wall) => chalkMark(network, wall)),
     ),
+    inOrder('voids', rooms.flatMap(voidMarks)),
+    inOrder('stairs', drawStairs(derived, style)),
     inOrder('solids', solids.flatMap(solidMarks)),
     apart(
       'walls',
@@ -135,7 +138,7 @@ function floorMark(room: DerivedRoom): Mark {
     kind: 'path',
     role: 'floor',
     key: `floor ${room.room.id}`,
-    rings: room.outline.rings,
+    rings: room.room.overVoid ? room.outline.rings : room.standing,
     closed: true,
     ...(room.room.colour && { tint: room.room.colour }),
   }));

@@ -18,11 +18,13 @@ export interface CarryFloor {
   readonly walls: readonly Id[];
   readonly openings: readonly Id[];
   readonly solids: readonly Id[];
+  /** Stairs that go on up from there. */
+  readonly stairs?: readonly Id[];
   /** Rooms that are the same there: with their names, ceilings and heights. */
   readonly rooms: readonly Id[];
 }
 
-function carryFloor(draft: Draft, { from, to, walls, openings, solids, rooms }: CarryFloor): void {
+function carryFloor(draft: Draft, { from, to, walls, openings, solids, stairs = [], rooms }: CarryFloor): void {
   const source = requireFloor(draft, from);
   const target = requireFloor(draft, to);
   if (from === to) throw new Refusal('Carry to another floor than the one it comes from.');
@@ -39,7 +41,7 @@ function carryFloor(draft: Draft, { from, to, walls, openings, solids, rooms }: 
   const copyOf = (wall: Wall) =>
     draft.addWall({ ...wall, floor: to, start: corners.get(wall.start)!, end: corners.get(wall.end)! }).id;
   const copies = new Map(carried.map((wall) => [wall.id, copyOf(wall)]));
-  const named = new Set([...openings, ...solids, ...rooms]);
+  const named = new Set([...openings, ...solids, ...stairs, ...rooms]);
   const holds = holdingReadings(draft, from, new Set(copies.keys()));
   takeAlong(
     draft,

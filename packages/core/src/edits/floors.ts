@@ -20,6 +20,8 @@ export interface ChangeFloor {
   readonly name?: string;
   /** From floor to floor, mm; null: worked out from the ceiling again. */
   readonly height?: number | null;
+  /** Between its ceiling and the floor above, mm; null: what is usual. */
+  readonly buildUp?: number | null;
 }
 
 /** It changes places with the one above, or below. */
@@ -45,7 +47,7 @@ function addFloor(draft: Draft, { of, side, name }: AddFloor): Id {
     draft.put('floors', { ...each, level: each.level + (up ? 1 : -1) });
   }
   const id = draft.newId();
-  draft.put('floors', { id, name: requireName(name ?? usualName(own)), level: own, height: null });
+  draft.put('floors', { id, name: requireName(name ?? usualName(own)), level: own, height: null, buildUp: null });
   return id;
 }
 
@@ -59,12 +61,32 @@ export function usualName(level: number): string {
 
 const ORDINALS = ['First', 'Second', 'Third', 'Fourth', 'Fifth', 'Sixth', 'Seventh', 'Eighth', 'Ninth', 'Tenth'];
 
-function changeFloor(draft: Draft, { floor, name, height }: ChangeFloor): void {
+function changeFloor(draft: Draft, { floor, name, height, buildUp }: ChangeFloor): void {
   const own = requireFloor(draft, floor);
-  if (height !== undefined && height !== null) requirePositive(height, 'The height of a floor');
+  if (typeof height === 'number') requireHeight(height);
+  if (typeof buildUp === 'number') requireBuildUp(buildUp);
   const called = name === undefined ? own.name : requireName(name);
   if (called === '') throw new Refusal('A floor needs a name.');
-  draft.put('floors', { ...own, name: called, height: height === undefined ? own.height : height });
+  draft.put('floors', {
+    ...own,
+    name: called,
+    ...(height !== undefined && { height }),
+    ...(buildUp !== undefined && { buildUp }),
+  });
+}
+
+/** mm */
+const [LOWEST, HIGHEST, THICKEST] = [1000, 12_000, 2000];
+
+function requireHeight(mm: number): void {
+  requirePositive(mm, 'The height of a floor');
+  if (mm < LOWEST || mm > HIGHEST)
+    throw new Refusal(`From floor to floor it is 1 to 12 m; ${(mm / 1000).toFixed(2)} m can’t be right.`);
+}
+
+function requireBuildUp(mm: number): void {
+  requirePositive(mm, 'What lies over a ceiling');
+  if (mm > THICKEST) throw new Refusal('What lies between a ceiling and the floor above is 2 m at most.');
 }
 
 function moveFloor(draft: Draft, { floor, to }: MoveFloor): void {

@@ -17,6 +17,7 @@ import { readingsEdits } from './readings';
 import { removeWallEdits } from './remove-wall';
 import { roomsEdits } from './rooms';
 import { solidsEdits } from './solids';
+import { stairsEdits } from './stairs';
 import { takeWallsEdits } from './take-walls';
 import { thicknessEdits } from './thickness';
 import { transformRoomsEdits } from './transform-rooms';
@@ -45,6 +46,7 @@ export const EDITS = {
   ...removeWallEdits,
   ...roomsEdits,
   ...solidsEdits,
+  ...stairsEdits,
   ...takeWallsEdits,
   ...thicknessEdits,
   ...transformRoomsEdits,

@@ -1,8 +1,9 @@
 import { edit } from './edit';
-import type { Point } from '../geometry';
+import { type Point, intersection, ringsArea } from '../geometry';
 import { deriveFloor } from '../derived';
 import { type Draft, Refusal } from '../plan/draft';
 import type { Id, Room, RoomColour } from '../plan/plan';
+import { floorBeside } from '../plan/storeys';
 import { surfaceContains } from '../rooms';
 import { requireName } from './require';
 
@@ -41,6 +42,29 @@ export function placeLabel(draft: Draft, { room: id, at }: PlaceLabel): void {
   draft.put('rooms', { ...room, label: at && { x: at.x, y: at.y } });
 }
 
+/** A room has no floor of its own: it is open to the floor below, as beside a gallery; or has one again. */
+export interface OpenRoom {
+  readonly kind: 'openRoom';
+  readonly room: Id;
+  readonly overVoid: boolean;
+}
+
+function openRoom(draft: Draft, { room: id, overVoid }: OpenRoom): void {
+  const room = requireRoom(draft, id);
+  if (overVoid) {
+    const below = floorBeside(draft, room.floor, 'below');
+    if (!below) throw new Refusal('There is no floor below for it to be open to.');
+    const rings = deriveFloor(draft.before, room.floor).rooms.find((each) => each.room.id === id)?.outline.rings ?? [];
+    const under = deriveFloor(draft.before, below.id).rooms.flatMap(({ outline }) => outline.rings);
+    if (ringsArea(intersection(rings, under)) < LEAST_OPEN)
+      throw new Refusal(`There is no room on ${below.name} under it to be open to.`);
+  }
+  draft.put('rooms', { ...room, overVoid });
+}
+
+/** What is open to less than this is open to nothing, mm². */
+const LEAST_OPEN = 50_000;
+
 export function requireRoom(draft: Draft, id: Id): Room {
   const room = draft.rooms[id];
   if (!room) throw new Refusal('That room is no longer there.');
@@ -50,5 +74,6 @@ export function requireRoom(draft: Draft, id: Id): Room {
 export const roomsEdits = {
   nameRoom: edit<NameRoom>('room name', nameRoom),
   colourRoom: edit<ColourRoom>('room colour', colourRoom),
+  openRoom: edit<OpenRoom>(({ overVoid }) => (overVoid ? 'open to below' : 'floor in the room'), openRoom),
   placeLabel: edit<PlaceLabel>('move label', placeLabel),
 };

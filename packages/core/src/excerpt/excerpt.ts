@@ -12,6 +12,7 @@ import {
   type Wall,
   cornersOfReading,
   isAlong,
+  isSeenOn,
   kindOf,
 } from '../plan/plan';
 import { wallCourse } from '../plan/wall-course';
@@ -124,7 +125,7 @@ function only(plan: Plan, floor: Id, parts: Parts): Collections {
   const kept = COLLECTIONS.map((name) => {
     const kind = kindOf(name);
     const free = (entity: Entity) =>
-      (kind.floorOf(entity, plan) ?? floor) === floor &&
+      isSeenOn(name, entity, plan, floor) &&
       kind.refers.every(({ to, ids }) => HOUSE.has(to) || ids(entity).length === 0);
     const all = Object.entries<Entity>(plan[name]);
     const mine = all.filter(
@@ -221,6 +222,7 @@ function parted(derived: DerivedFloor, { plan, mine }: Excerpt, part: boolean): 
     free: derived.free.filter((face) => face.halves.every((half) => wall(half.wall.id))),
     overall: derived.overall.filter((face) => face.reading && reading(face.reading.id)),
     solids: derived.solids.filter((each) => solid(each.solid.id)),
+    stairs: derived.stairs.filter((each) => of('stairs')(each.stair.id)),
     readings: derived.readings.filter(({ id }) => reading(id)),
     gaps: derived.gaps.filter(({ id }) => of('gaps')(id)),
     heights: derived.heights.filter(({ id }) => of('heights')(id)),

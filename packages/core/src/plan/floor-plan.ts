@@ -1,4 +1,15 @@
-import { COLLECTIONS, type CollectionName, type Collections, type Entity, type Id, type Plan, kindOf } from './plan';
+import { lastFor } from '../memory';
+import {
+  COLLECTIONS,
+  type CollectionName,
+  type Collections,
+  type Entity,
+  type Floor,
+  type Id,
+  type Plan,
+  isSeenOn,
+} from './plan';
+import { floorHeight } from './storeys';
 
 /** How many states of one floor are held ready: what is drawn, what is looked at, what is undone. */
 const HELD = 6;
@@ -28,7 +39,9 @@ export function floorPlan(plan: Plan, floor: Id): Plan {
 
 const isStill = (plan: Plan, floor: Id, { own, from }: { own: Plan; from: Plan }): boolean =>
   plan.job === own.job &&
-  COLLECTIONS.every((name) => plan[name] === from[name] || same(own[name], on(plan, name, floor)));
+  COLLECTIONS.every(
+    (name) => (name !== 'floors' && plan[name] === from[name]) || same(own[name], on(plan, name, floor)),
+  );
 
 const partOf = (plan: Plan, floor: Id): Plan => ({
   ...plan,
@@ -37,12 +50,22 @@ const partOf = (plan: Plan, floor: Id): Plan => ({
   ) as unknown as Collections),
 });
 
-/** What of a kind is on a floor, or belongs to the whole house. Of floors all are there, for their order. */
+/** What of a kind is on a floor, seen there, or belongs to the whole house. Of floors all are there, for their order and how high they are. */
 function on(plan: Plan, name: CollectionName, floor: Id): Entity[] {
-  const all = Object.values<Entity>(plan[name]);
-  if (name === 'floors') return all;
-  const { floorOf } = kindOf(name);
-  return all.filter((entity) => (floorOf(entity, plan) ?? floor) === floor);
+  if (name === 'floors') return Object.values(plan.floors).map((each) => withHeight(plan, each, floor));
+  return Object.values<Entity>(plan[name]).filter((entity) => isSeenOn(name, entity, plan, floor));
+}
+
+const lastHigh = lastFor<Floor, Floor>();
+
+/**
+ * A floor with its height where that follows from its rooms, which are not seen from another floor: of those that bear `seenFrom`, or lie between it and the
+ * ground. What is higher up is nothing to it.
+ */
+function withHeight(plan: Plan, floor: Floor, seenFrom: Id): Floor {
+  if (floor.height !== null || floor.level > Math.max(plan.floors[seenFrom]!.level, -1)) return floor;
+  const height = floorHeight(plan, floor.id);
+  return lastHigh(floor, [height], () => ({ ...floor, height }));
 }
 
 function same(own: Readonly<Record<Id, Entity>>, now: readonly Entity[]): boolean {

@@ -48,6 +48,17 @@ const STEPS: Record<number, (plan: Loose) => Loose> = {
   8: (plan) => ({ ...plan, schema: 9, floors: each(plan['floors'], (floor) => ({ height: null, ...floor })) }),
   // a note to the job
   9: (plan) => ({ ...plan, schema: 10, job: isObject(plan['job']) ? { note: '', ...plan['job'] } : plan['job'] }),
+  // stairs, and rooms without a floor of their own
+  10: (plan) => ({
+    ...plan,
+    schema: 11,
+    job: isObject(plan['job'])
+      ? { stairRule: plan['job']['units'] === 'imperial' ? 'US' : 'general', ...plan['job'] }
+      : plan['job'],
+    rooms: each(plan['rooms'], (room) => ({ overVoid: false, ...room })),
+    floors: each(plan['floors'], (floor) => ({ buildUp: null, ...floor })),
+    stairs: {},
+  }),
 };
 
 /** In the order they were made, by floor and kind. */

@@ -1,4 +1,12 @@
-import { COLLECTIONS, type Collections, type JobDetails, type Plan, SCHEMA_VERSION, type Units } from './plan';
+import {
+  COLLECTIONS,
+  type Collections,
+  type JobDetails,
+  type Plan,
+  SCHEMA_VERSION,
+  type StairRule,
+  type Units,
+} from './plan';
 
 /** What a new job starts with: common masonry or stud-and-cladding sizes (common practice, no source), mm. */
 export const USUAL: Record<Units, JobDetails['usual']> = {
@@ -6,14 +14,17 @@ export const USUAL: Record<Units, JobDetails['usual']> = {
   imperial: { externalThickness: 152.4, internalThickness: 114.3, partyThickness: 203.2, ceilingHeight: 2438.4 },
 };
 
+/** Whose rules stairs are held against unless it is chosen. */
+export const usualStairRule = (units: Units): StairRule => (units === 'imperial' ? 'US' : 'general');
+
 /** An empty plan with one floor, `ground`. */
 export function newPlan(job: Partial<JobDetails> & { name: string }): Plan {
   const units = job.units ?? 'metric';
   const none = Object.fromEntries(COLLECTIONS.map((name) => [name, {}])) as unknown as Collections;
   return {
     schema: SCHEMA_VERSION,
-    job: { address: '', units, usual: USUAL[units], north: 0, note: '', ...job },
+    job: { address: '', units, usual: USUAL[units], north: 0, note: '', stairRule: usualStairRule(units), ...job },
     ...none,
-    floors: { ground: { id: 'ground', name: 'Ground floor', level: 0, height: null } },
+    floors: { ground: { id: 'ground', name: 'Ground floor', level: 0, height: null, buildUp: null } },
   };
 }

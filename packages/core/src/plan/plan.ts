@@ -4,7 +4,16 @@ import type { Room } from './kinds/rooms';
 import type { Wall } from './kinds/walls';
 import type { Collection, Id } from './values';
 
-export { COLLECTIONS, type CollectionName, type Collections, type Entities, type Entity, KINDS, kindOf } from './kinds';
+export {
+  COLLECTIONS,
+  type CollectionName,
+  type Collections,
+  type Entities,
+  type Entity,
+  KINDS,
+  isSeenOn,
+  kindOf,
+} from './kinds';
 export * from './kinds/corners';
 export * from './kinds/floors';
 export * from './kinds/gaps';
@@ -14,14 +23,18 @@ export * from './kinds/openings';
 export * from './kinds/readings';
 export * from './kinds/rooms';
 export * from './kinds/solids';
+export * from './kinds/stairs';
 export * from './kinds/underlays';
 export * from './kinds/walls';
 export * from './values';
 
 /** Version of the document, see migrations. */
-export const SCHEMA_VERSION = 10;
+export const SCHEMA_VERSION = 11;
 
 export type Units = 'metric' | 'imperial';
+
+export const STAIR_RULES = ['general', 'UK', 'US'] as const;
+export type StairRule = (typeof STAIR_RULES)[number];
 
 export interface JobDetails {
   readonly name: string;
@@ -38,6 +51,8 @@ export interface JobDetails {
   readonly north: number;
   /** What else is to be known of the job: where the key is, whom to ask. */
   readonly note: string;
+  /** Whose rules stairs are held against. */
+  readonly stairRule: StairRule;
 }
 
 /**

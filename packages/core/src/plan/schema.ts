@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { id, millimetres, nameOf, note } from './kinds/fields';
 import { COLLECTIONS, type CollectionName, KINDS } from './kinds';
-import { type Plan, SCHEMA_VERSION } from './plan';
+import { type Plan, SCHEMA_VERSION, STAIR_RULES } from './plan';
 
 export { LONGEST_NAME, LONGEST_NOTE } from './kinds/fields';
 export { openingSpecSchema } from './kinds/opening-types';
@@ -19,6 +19,7 @@ export const jobDetailsSchema = z.object({
   }),
   north: z.number().min(-360).max(360),
   note,
+  stairRule: z.enum(STAIR_RULES),
 });
 
 const collections = Object.fromEntries(

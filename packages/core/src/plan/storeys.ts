@@ -18,10 +18,13 @@ export function groundFloor(plan: Pick<Plan, 'floors'>): Floor {
   return all.find(({ level }) => level >= 0) ?? all.at(-1)!;
 }
 
-/** From a floor to the floor above, mm: as it was read, else its highest ceiling and what usually lies over it. */
+/** From a floor to the floor above, mm: as it was read, else its highest ceiling and what lies over it. */
 export function floorHeight(plan: Pick<Plan, 'floors' | 'rooms' | 'job'>, floor: Id): number {
-  return plan.floors[floor]!.height ?? highestCeiling(plan, floor) + CEILING_TO_FLOOR;
+  return plan.floors[floor]!.height ?? highestCeiling(plan, floor) + buildUpOf(plan.floors[floor]!);
 }
+
+/** From a ceiling to the floor above, mm. */
+export const buildUpOf = ({ buildUp }: Floor): number => buildUp ?? CEILING_TO_FLOOR;
 
 /** The highest ceiling of the rooms of a floor, mm; the usual one where it has none. */
 export function highestCeiling({ rooms, job }: Pick<Plan, 'rooms' | 'job'>, floor: Id): number {

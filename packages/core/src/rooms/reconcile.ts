@@ -78,6 +78,7 @@ export function reconcileRooms(draft: Draft, floor: Id): void {
       at: { x: NaN, y: NaN },
       label: null,
       colour: null,
+      overVoid: false,
     };
     if (!surfaceHolds(f.outline.rings, room.at)) draft.put('rooms', { ...room, at: labelPoint(f.outline.rings) });
   }

@@ -2,16 +2,18 @@ import type { DerivedFloor, DerivedRoom, OpeningOnFace, SolidOnFloor, WallFace }
 import { type Point, alongOf, distance, offOf, pointAt, ringContains } from '../geometry';
 import type { Corner } from '../plan/plan';
 import { surfaceContains } from '../rooms';
+import type { StairOnFloor } from '../stairs/on-floor';
 
 export type Hit =
   | { readonly kind: 'opening'; readonly face: WallFace; readonly on: OpeningOnFace }
   | { readonly kind: 'solid'; readonly standing: SolidOnFloor }
+  | { readonly kind: 'stairs'; readonly on: StairOnFloor }
   | { readonly kind: 'wall'; readonly face: WallFace }
   | { readonly kind: 'room'; readonly room: DerivedRoom }
   | { readonly kind: 'nothing' };
 
 /**
- * What is under a point: an opening, a solid, a wall (as the face looking at the room the point is nearer to), a
+ * What is under a point: an opening, a solid, a wall (as the face looking at the room the point is nearer to), stairs, a
  * room. `reach` mm is how far a finger may miss.
  */
 export function hitAt(derived: DerivedFloor, p: Point, reach: number): Hit {
@@ -23,6 +25,11 @@ export function hitAt(derived: DerivedFloor, p: Point, reach: number): Hit {
     const on = face.openings.find((o) => along >= o.from - reach / 2 && along <= o.to + reach / 2);
     return on ? { kind: 'opening', face, on } : { kind: 'wall', face };
   }
+  // from above only what is seen through the opening is there to be touched
+  const stairs = derived.stairs.find(({ fromAbove, outline, opening }) =>
+    surfaceContains(fromAbove ? opening : outline, p),
+  );
+  if (stairs) return { kind: 'stairs', on: stairs };
   const room = derived.rooms.find((r) => surfaceContains(r.outline.rings, p));
   return room ? { kind: 'room', room } : { kind: 'nothing' };
 }

@@ -11,6 +11,8 @@ export interface Floor {
   readonly level: number;
   /** From its floor to the floor above, mm, as it was read; null: worked out from its ceiling. */
   readonly height: number | null;
+  /** What lies between its ceiling and the floor above, mm; null: what is usual. */
+  readonly buildUp: number | null;
 }
 
 /** The floors from the lowest to the highest. */
@@ -32,8 +34,9 @@ export const floorKind: Kind<Floor, object> = {
     name: nameOf('A floor name'),
     level: z.int().min(-100).max(200),
     height: millimetres.positive().nullable(),
+    buildUp: millimetres.positive().nullable(),
   }),
   floorOf: (floor) => floor.id,
-  together: [theName, together('the level', 'level'), together('the height', 'height')],
+  together: [theName, together('the level', 'level'), together('the height', 'height', 'buildUp')],
   refers: [],
 };

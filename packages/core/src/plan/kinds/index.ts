@@ -1,4 +1,4 @@
-import type { Collection } from '../values';
+import type { Collection, Id } from '../values';
 import { type Corner, cornerKind } from './corners';
 import { type Floor, floorKind } from './floors';
 import { type GapReading, gapKind } from './gaps';
@@ -9,6 +9,7 @@ import { type PlacedOpening, openingKind } from './openings';
 import { type Reading, readingKind } from './readings';
 import { type Room, roomKind } from './rooms';
 import { type Solid, solidKind } from './solids';
+import { type Stair, stairKind } from './stairs';
 import { type Underlay, underlayKind } from './underlays';
 import { type Wall, wallKind } from './walls';
 
@@ -22,6 +23,7 @@ export interface Entities {
   readonly types: OpeningType;
   readonly openings: PlacedOpening;
   readonly solids: Solid;
+  readonly stairs: Stair;
   readonly rooms: Room;
   readonly readings: Reading;
   readonly heights: HeightReading;
@@ -40,6 +42,7 @@ export const KINDS: { readonly [C in CollectionName]: Kind<Entities[C], Collecti
   types: openingTypeKind,
   openings: openingKind,
   solids: solidKind,
+  stairs: stairKind,
   rooms: roomKind,
   readings: readingKind,
   heights: heightKind,
@@ -52,3 +55,9 @@ export const COLLECTIONS = Object.keys(KINDS) as readonly CollectionName[];
 /** The kind of a collection as of anything: for loops that know none by name. */
 export const kindOf = (collection: CollectionName): Kind<Entity, Collections> =>
   KINDS[collection] as unknown as Kind<Entity, Collections>;
+
+/** Is it on this floor, seen there, or of the whole house? */
+export function isSeenOn(name: CollectionName, entity: Entity, plan: Collections, floor: Id): boolean {
+  const { floorOf, reaches } = kindOf(name);
+  return (floorOf(entity, plan) ?? floor) === floor || (reaches?.(entity, plan, floor) ?? false);
+}

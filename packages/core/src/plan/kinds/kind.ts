@@ -9,6 +9,7 @@ export type CollectionName =
   | 'types'
   | 'openings'
   | 'solids'
+  | 'stairs'
   | 'rooms'
   | 'readings'
   | 'heights'
@@ -89,6 +90,8 @@ export interface Kind<E, P> {
   readonly schema: z.ZodObject & z.ZodType<E>;
   /** The floor it is on; undefined for what belongs to the whole house. */
   readonly floorOf: (entity: E, plan: P) => Id | undefined;
+  /** Is it seen on this other floor too, so that what follows from that floor depends on it? */
+  readonly reaches?: (entity: E, plan: P, floor: Id) => boolean;
   /** What isn't listed stands by itself. */
   readonly together: readonly Together[];
   readonly refers: readonly Reference<E, P>[];

@@ -19,6 +19,8 @@ export interface Room {
   /** Where its label was put by hand; null: where there is most room for it. */
   readonly label: { readonly x: number; readonly y: number } | null;
   readonly colour: RoomColour | null;
+  /** There is no floor in it: it is open to the floor below. */
+  readonly overVoid: boolean;
 }
 
 export const roomKind: Kind<Room, object> = {
@@ -33,6 +35,7 @@ export const roomKind: Kind<Room, object> = {
     at: place,
     label: place.nullable(),
     colour: z.enum(ROOM_COLOURS).nullable(),
+    overVoid: z.boolean(),
   }),
   floorOf: (room) => room.floor,
   together: [
@@ -40,6 +43,7 @@ export const roomKind: Kind<Room, object> = {
     together('the ceiling height', 'ceilingHeight'),
     together('the place of the label', 'label'),
     together('the colour', 'colour'),
+    together('the void', 'overVoid'),
     together('the place', 'at', 'floor'),
   ],
   refers: [onFloor('room')],

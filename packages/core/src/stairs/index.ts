@@ -1,0 +1,4 @@
+export * from './checks';
+export * from './on-floor';
+export * from './shape';
+export * from './steps';
