@@ -1,3 +1,4 @@
+const { dirname, join } = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
 
 const config = getDefaultConfig(__dirname);
@@ -5,13 +6,21 @@ const standard = config.resolver.resolveRequest;
 const englishOnly = require.resolve('./src/zod-locales.ts');
 // signs are paths of our own choice (ui/icons.ts): the font of all of them stays out
 const unusedOnWeb = /^(react-native-reanimated|react-native-worklets|@expo\/vector-icons(\/.*)?)$/;
-// Two rules keep what is sent small: zod's forty languages become one, and the animation packages that
-// other packages mention but this application never uses are left out.
+const inPackage = (name, ...path) => join(dirname(require.resolve(name)), ...path);
+const partsUsed = new Map([
+  ['robust-predicates', inPackage('robust-predicates', 'esm/orient2d.js')],
+  ['ml-matrix', require.resolve('./src/ml-matrix.ts')],
+]);
+// Three rules keep what is sent small: zod's forty languages become one, the animation packages that other packages mention but this
+// application never uses are left out, and of two large packages come the parts that are used.
 config.resolver.resolveRequest = (context, name, platform) => {
   if (platform === 'web' && unusedOnWeb.test(name)) return { type: 'empty' };
   if (name.endsWith('../locales/index.js') && context.originModulePath.includes('/zod/')) {
     return { type: 'sourceFile', filePath: englishOnly };
   }
+  const filePath =
+    partsUsed.get(name) ?? (/^ml-matrix\/src\//.test(name) && inPackage('ml-matrix', `${name.slice(10)}.js`));
+  if (platform === 'web' && filePath) return { type: 'sourceFile', filePath };
   return (standard ?? context.resolveRequest)(context, name, platform);
 };
 

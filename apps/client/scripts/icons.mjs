@@ -16,7 +16,7 @@ history home-outline image-outline keyboard-outline image-plus image-sync-outlin
 lasso layers-outline lock lock-open-variant-outline lock-outline magnet magnet-on map-marker-check-outline
 menu-down minus minus-box note-edit-outline note-plus-outline palette-outline pencil-outline perspective-less
 pillar pin-off-outline pin-outline plus printer-outline rectangle-outline redo restart
-rotate-left rotate-right ruler shape-outline shoe-print skip-next-outline sort square-outline
+rotate-left rotate-right ruler shape-outline shoe-print skip-next-outline sort square-outline stairs ladder slope-uphill
 star-outline stop swap-horizontal swap-vertical table table-large tape-measure trash-can-outline
 tune-variant undo undo-variant vector-line vector-point-plus vector-polyline vector-radius vector-square-plus view-grid-plus-outline
 view-parallel-outline view-sequential-outline wall window-closed-variant

@@ -15,10 +15,9 @@ import {
   turned,
 } from '../geometry';
 import { lastFor, onceFor } from '../memory';
-import type { Units } from '../plan/plan';
 import { type StairOnFloor, onLine } from '../stairs/on-floor';
 import type { StairShape } from '../stairs/shape';
-import { decimals, feetAndInches } from '../units';
+import { stepsInWords } from '../stairs/words';
 import { boxOf } from './lettering';
 import type { DrawingStyle, Mark, PathMark, Role } from './marks';
 
@@ -346,11 +345,3 @@ function words(on: StairOnFloor, id: string, { lettering, units }: DrawingStyle,
 }
 const SAID = 0.8;
 const NUMBER = 0.6;
-
-/** `14 × 192.9 / 244`: risers, rise and going, mm or inches; of a ramp `1 : 12`. */
-export function stepsInWords({ stair, steps }: StairOnFloor, units: Units): string {
-  if (stair.form === 'ramp') return `1 : ${decimals(steps.going / steps.rise, 1)}`;
-  const short = (mm: number) =>
-    units === 'metric' ? decimals(mm, Math.abs(mm - Math.round(mm)) < 0.05 ? 0 : 1) : feetAndInches(mm, 16);
-  return `${steps.risers} × ${short(steps.riser)} / ${short(steps.going)}`;
-}

@@ -6,3 +6,4 @@ export { type Intent, editName } from './registry';
 export { USUAL_SOLID } from './solids';
 export * from './repair';
 export * from './seen-rooms';
+export type { StairChange } from './stairs';

@@ -31,6 +31,10 @@ export type StairChange = Partial<Omit<Stair, 'id' | 'floor' | 'x' | 'y' | 'open
   readonly opening?: Partial<StairOpening>;
   /** The middle of the first riser. */
   readonly to?: Point;
+  /** With its side at a wall that is near and runs along it. */
+  readonly toWall?: boolean;
+  /** Risers up to its first turn. */
+  readonly firstTurnAfter?: number;
   /** Of all goings together, as it was read, mm: each is its share. */
   readonly run?: number;
 };
@@ -62,6 +66,8 @@ const usualWidth = (form: StairForm, us: boolean): number => {
 /** How near a wall its side may be drawn to stand at it, and how far off a wall's way its own may be, mm and degrees. */
 const AT_WALL = 350;
 const ALONG_WALL = 14;
+/** Dragged, it is caught from nearer, mm. */
+const DRAGGED = 120;
 /** A corner of the way turned by less is none, degrees; one near a right angle is one. */
 const LEAST_TURN = 25;
 const SQUARE = 20;
@@ -100,7 +106,14 @@ function addStairs(draft: Draft, { floor, form, path, turning = 'landing' }: Add
 }
 
 /** Where it begins and which way it goes up: along a wall that is near its way, its side at that wall. */
-function placed(draft: Draft, floor: Id, at: Point, to: Point | null, width: number): { at: Point; turn: number } {
+function placed(
+  draft: Draft,
+  floor: Id,
+  at: Point,
+  to: Point | null,
+  width: number,
+  atWall = AT_WALL,
+): { at: Point; turn: number } {
   const drawn = to && Math.hypot(to.x - at.x, to.y - at.y) > 1 ? angleOf(at, to) : null;
   const { rooms } = deriveFloor(draft.before, floor);
   let best: { at: Point; turn: number; off: number } | null = null;
@@ -116,7 +129,7 @@ function placed(draft: Draft, floor: Id, at: Point, to: Point | null, width: num
     // the room is at the right hand of the face
     const off = Math.abs(offOf(face.course, at) - width / 2);
     if (off < (best?.off ?? Infinity))
-      best = { off, turn, at: off <= AT_WALL ? moved(at, rightOf(d), width / 2 - offOf(face.course, at)) : at };
+      best = { off, turn, at: off <= atWall ? moved(at, rightOf(d), width / 2 - offOf(face.course, at)) : at };
   }
   const { at: found = at, turn = drawn ?? 0 } = (best as { at: Point; turn: number } | null) ?? {};
   return { at: found, turn: Math.round(turn * 10) / 10 };
@@ -155,7 +168,12 @@ function turnsAlong(draft: Draft, id: Id, path: readonly Point[], by: StairTurn[
 
 function changeStairs(draft: Draft, { stair: id, change }: ChangeStairs): void {
   const stair = requireStairs(draft, id);
-  const { to, run, opening, ...rest } = change;
+  const { to, toWall, run, opening, firstTurnAfter, ...given } = change;
+  const [first, ...others] = given.turns ?? stair.turns;
+  const rest =
+    firstTurnAfter === undefined || !first
+      ? given
+      : { ...given, turns: [{ ...first, after: firstTurnAfter }, ...others] };
   for (const [name, mm] of Object.entries({
     'A width': rest.width,
     'A rise': rest.rise,
@@ -169,13 +187,24 @@ function changeStairs(draft: Draft, { stair: id, change }: ChangeStairs): void {
     if (after !== null && !(Number.isInteger(after) && after >= 1))
       throw new Refusal('A turn comes after a whole number of risers, 1 at least.');
   const put = (fields: Partial<Stair>) => draft.put('stairs', { ...draft.stairs[id]!, ...fields });
-  put({ ...rest, ...(to && { x: to.x, y: to.y }), ...(opening && { opening: { ...stair.opening, ...opening } }) });
+  put({
+    ...rest,
+    ...(to && placeOf(draft, stair, to, toWall ?? false)),
+    ...(opening && { opening: { ...stair.opening, ...opening } }),
+  });
   if (run !== undefined) put({ going: run / goings(draft, id) });
   const { steps, shape } = stairInHouse(draft, draft.stairs[id]!);
   // what is typed of turns must be what is built; what was there before and no longer fits is said beside the stairs
   if (steps.misfit && (rest.turns || rest.risers !== undefined)) throw new Refusal(steps.misfit);
   if (shape.length > LONGEST) throw new Refusal('Stairs longer than 30 m can’t be right.');
   if (to || rest.turn !== undefined) requireInRoom(draft, draft.stairs[id]!);
+}
+
+function placeOf(draft: Draft, { floor, turn, width }: Stair, to: Point, toWall: boolean): Point {
+  if (!toWall) return { x: to.x, y: to.y };
+  const way = { x: Math.cos((turn * Math.PI) / 180), y: Math.sin((turn * Math.PI) / 180) };
+  const { at } = placed(draft, floor, to, moved(to, way, 1000), width, DRAGGED);
+  return { x: Math.round(at.x), y: Math.round(at.y) };
 }
 
 /** mm */

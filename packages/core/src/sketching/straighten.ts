@@ -76,6 +76,10 @@ function piecesOf(stroke: readonly Point[], most: number): Point[][] {
   return cuts.slice(0, -1).map((from, i) => round.slice(from, cuts[i + 1]! + 1));
 }
 
+/** The corners of a stroke from end to end: as few as keep within `most` mm of it. */
+export const cornersOfStroke = (stroke: readonly Point[], most: number): readonly Point[] =>
+  stroke.length < 2 ? stroke : peucker(stroke, most);
+
 function peucker(points: readonly Point[], most: number): Point[] {
   let far = { i: -1, off: 0 };
   const [first, last] = [points[0]!, points.at(-1)!];

@@ -1,7 +1,8 @@
 import type { DerivedFloor } from '../derived';
 import type { StairRule, Units } from '../plan/plan';
 import { surfaceContains } from '../rooms';
-import { decimals, feetAndInches, formatLength } from '../units';
+import { decimals, formatLength } from '../units';
+import { ofStep } from './words';
 import { HEADROOM, type StairOnFloor, onLine, pitchLine } from './on-floor';
 import { intersection, ringsArea, type Point } from '../geometry';
 
@@ -68,10 +69,6 @@ const GRADIENT = 12;
 /** Figures that differ by less say the same, mm. */
 const ALIKE = 0.05;
 
-/** mm, to half of one, or inches to a sixteenth. */
-const short = (mm: number, units: Units): string =>
-  units === 'metric' ? `${decimals(mm, Math.abs(mm - Math.round(mm)) < ALIKE ? 0 : 1)} mm` : feetAndInches(mm, 16);
-
 /** What is said of stairs, the first what is wrong. Empty for a hatch, which has no steps. `floor` is the one they go up from. */
 export function stairChecks(on: StairOnFloor, floor: DerivedFloor): readonly StairCheck[] {
   const { stair, steps } = on;
@@ -89,7 +86,7 @@ function stepChecks({ stair, steps }: StairOnFloor, rule: StairRule, units: Unit
   const limits = rule === 'US' && stair.form === 'spiral' ? US_SPIRAL : LIMITS[rule];
   const { riser, going } = steps;
   const { source } = limits;
-  const mm = (value: number) => short(value, units);
+  const mm = (value: number) => ofStep(value, units);
   const range = ([least, most]: readonly [number, number]) =>
     most === Infinity ? `at least ${mm(least)}` : least === 0 ? `at most ${mm(most)}` : `${mm(least)} to ${mm(most)}`;
   const within = (value: number, [least, most]: readonly [number, number]) =>
@@ -178,7 +175,8 @@ function ceilingAt({ above }: StairOnFloor, floor: DerivedFloor, at: Point): num
 }
 
 function headroomCheck(on: StairOnFloor, floor: DerivedFloor, rule: StairRule, units: Units): StairCheck | null {
-  const least = leastHeadroom(on, floor);
+  // where there is no floor above nobody knows yet what will be over it
+  const least = on.above && leastHeadroom(on, floor);
   if (!least) return null;
   const wanted = HEADROOM[rule];
   const where =
@@ -197,11 +195,12 @@ function headroomCheck(on: StairOnFloor, floor: DerivedFloor, rule: StairRule, u
 }
 
 /** Turns that do not fit, stairs that run out of their room and through a wall. */
-function placeCheck({ steps, outline }: StairOnFloor, floor: DerivedFloor): StairCheck | null {
+function placeCheck({ stair, steps, outline, above }: StairOnFloor, floor: DerivedFloor): StairCheck | null {
   const fault = (words: string): StairCheck => ({ what: 'place', ok: false, words, source: 'the plan' });
   if (steps.misfit) return fault(steps.misfit);
   const walls = floor.bodies.map(({ ring }) => ring);
   const through = walls.length > 0 ? ringsArea(intersection(outline, walls)) : 0;
+  if (!above && stair.form !== 'ramp') return fault('It leads to no floor yet: add one above.');
   return through > THROUGH ? fault('It runs through a wall: it is longer or wider than there is room for.') : null;
 }
 

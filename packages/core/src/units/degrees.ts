@@ -34,3 +34,9 @@ export function parseShare(text: string, reason: string): Quantity {
   const value = read ? numberOf(read[1]!) : NaN;
   return value <= 100 ? { ok: true, value, unit: '%' } : { ok: false, reason };
 }
+
+/** A number of things as typed: `14`; a whole one from 1 on. */
+export function parseCount(text: string, reason: string): Quantity {
+  const value = /^\d{1,4}$/.test(text.trim()) ? Number(text) : NaN;
+  return value >= 1 ? { ok: true, value, unit: '%' } : { ok: false, reason };
+}

@@ -25,6 +25,7 @@ const FIRST_FIELD: Record<Selection['kind'], Field | null> = {
   rooms: null,
   corner: null,
   solid: 'width',
+  stairs: null,
   underlay: null,
 };
 

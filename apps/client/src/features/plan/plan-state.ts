@@ -14,6 +14,7 @@ export type Selection =
   | { readonly kind: 'rooms'; readonly ids: readonly string[] }
   | { readonly kind: 'corner'; readonly id: string }
   | { readonly kind: 'solid'; readonly id: string }
+  | { readonly kind: 'stairs'; readonly id: string }
   | { readonly kind: 'underlay'; readonly id: string };
 
 export type ToolName =
@@ -27,6 +28,7 @@ export type ToolName =
   | 'divide'
   | 'bump'
   | 'column'
+  | 'stairs'
   | 'lasso'
   | 'underlay';
 
@@ -54,7 +56,13 @@ export type Field =
   | 'head'
   | 'frame'
   | 'glazing'
-  | 'angle';
+  | 'angle'
+  | 'risers'
+  | 'going'
+  | 'rise'
+  | 'after'
+  | 'well'
+  | 'from';
 
 /**
  * Which side of what is chosen is looked at, in the place of its figures: what stands in it, what it is made of, what can be done with it; the tray of kinds, the

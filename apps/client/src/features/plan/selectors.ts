@@ -18,6 +18,7 @@ import {
   outlineOf,
   type Quantity,
   parseAngle,
+  parseCount,
   parseLength,
   parseShare,
   parseTurn,
@@ -58,7 +59,18 @@ export function houseBox(state: RootState): Box | null {
 }
 
 /** Sizes that may be nothing. */
-const MAY_BE_ZERO: readonly Field[] = ['sill', 'left', 'right', 'splay', 'sagitta', 'bow', 'frame', 'depth'];
+const MAY_BE_ZERO: readonly Field[] = [
+  'sill',
+  'left',
+  'right',
+  'splay',
+  'sagitta',
+  'bow',
+  'frame',
+  'depth',
+  'well',
+  'from',
+];
 
 const selectKept = (state: RootState) => state.plan.proposal;
 
@@ -69,6 +81,7 @@ export const selectTyped = createSelector(
     const { field, text } = pad;
     if (!plan || !field || text.trim() === '') return null;
     if (field === 'turn') return parseTurn(text);
+    if (COUNTED.includes(field)) return parseCount(text, 'Risers are counted: a whole number.');
     if (field === 'glazing') return parseShare(text, 'Glass is 0 to 100 % of an opening.');
     if (field === 'angle') return parseAngle(text, 0, 180, 'A leaf opens by 0 to 180 degrees.');
     if (proposal && kindOf(proposal).angle?.(proposal))
@@ -87,7 +100,9 @@ export const selectEntry = (state: RootState): LengthUnit | null => {
   if (proposal && kindOf(proposal).angle?.(proposal)) return null;
   return entryUnit(pad.field, plan.job.units, choices.entry);
 };
-const NO_LENGTHS: readonly Field[] = ['turn', 'glazing', 'angle'];
+/** Fields whose figure is a number of things. */
+export const COUNTED: readonly Field[] = ['risers', 'after'];
+const NO_LENGTHS: readonly Field[] = ['turn', 'glazing', 'angle', ...COUNTED];
 
 /** A share is no reading. */
 export const unitRead = ({ unit }: Extract<Quantity, { ok: true }>): Value['unit'] => (unit === '%' ? 'm' : unit);
@@ -206,6 +221,12 @@ export const selectShownRooms = createSelector([selectShownParts], (shown): read
 export const selectSolid = createSelector([selectShownParts, selectSelection], (shown, selection) =>
   selection.kind === 'solid'
     ? firstOf(shown, (floor) => floor.solids.find(({ solid }) => solid.id === selection.id))
+    : null,
+);
+
+export const selectStairs = createSelector([selectShownParts, selectSelection], (shown, selection) =>
+  selection.kind === 'stairs'
+    ? firstOf(shown, (floor) => floor.stairs.find(({ stair }) => stair.id === selection.id))
     : null,
 );
 

@@ -6,6 +6,7 @@ import type {
   ShapeName,
   SolidKind,
   SolidShape,
+  StairForm,
   TracedLine,
 } from '@velvet-tape/core';
 
@@ -14,6 +15,7 @@ export interface ToolChoices {
   readonly chalk: boolean;
   readonly shape: ShapeName;
   readonly bump: BumpShape;
+  readonly stairs: { readonly form: StairForm; readonly turning: 'landing' | 'winders' };
   readonly solid: { readonly solid: SolidKind; readonly shape: SolidShape };
   /** What the neighbours of a dragged wall do. */
   readonly neighbours: 'stretch' | 'turn';
@@ -44,6 +46,7 @@ export const usualChoices: ToolChoices = {
   chalk: false,
   shape: 'L',
   bump: 'box',
+  stairs: { form: 'stairs', turning: 'landing' },
   solid: { solid: 'column', shape: 'rectangle' },
   neighbours: 'stretch',
   free: false,

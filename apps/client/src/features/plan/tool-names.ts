@@ -54,6 +54,13 @@ export const TOOL_WORDS: Record<ToolName, ToolWords> = {
     key: 'O',
     how: 'Tap where it stands.',
   },
+  stairs: {
+    label: 'Stairs',
+    icon: 'stairs',
+    does: 'To the next floor: drawn as one walks up',
+    key: 'T',
+    how: 'Draw the way up, from the first step to the last.',
+  },
   lasso: {
     label: 'Several',
     icon: 'lasso',
@@ -83,6 +90,7 @@ export const TOOL_HINTS: Record<ToolName, string> = {
   divide: 'There is no room to divide yet. Draw one with “Box” or “Loop”.',
   bump: 'There is no wall to push yet. Draw a room with “Box” or “Loop”.',
   column: 'There is no room for it yet. Draw one with “Box” or “Loop”.',
+  stairs: 'There is no room for stairs yet. Draw one with “Box” or “Loop”.',
   lasso: 'Nothing drawn yet. Choose “Box”, “Corners” or “Loop”.',
   underlay: 'Bring in an old plan, a scan or a photo of one, and trace it.',
 };

@@ -14,6 +14,7 @@ import { boxTool } from './tools/box-tool';
 import { bumpTool } from './tools/bump-tool';
 import { chooseTool } from './tools/choose-tool';
 import { columnTool } from './tools/column-tool';
+import { stairsTool } from './tools/stairs-tool';
 import { cornersTool } from './tools/corners-tool';
 import { divideTool } from './tools/divide-tool';
 import { lassoTool } from './tools/lasso-tool';
@@ -42,6 +43,7 @@ const TOOLS: Record<ToolName, (bench: Bench) => Tool> = {
   divide: divideTool,
   bump: bumpTool,
   column: columnTool,
+  stairs: stairsTool,
   lasso: lassoTool,
   underlay: underlayTool,
 };

@@ -11,6 +11,7 @@ import { cornerKind } from './corner';
 import { openingKind } from './opening';
 import { roomKind, roomsKind } from './room';
 import { solidKind } from './solid';
+import { stairsKind } from './stairs';
 import { wallKind } from './wall';
 
 /** What can be chosen. A new kind: a file of its own, a line here, one in `parts.tsx`, and a grip where it is dragged. */
@@ -22,6 +23,7 @@ const KINDS: { readonly [K in Selection['kind']]: ChosenKind<Of<K>> } = {
   opening: openingKind,
   corner: cornerKind,
   solid: solidKind,
+  stairs: stairsKind,
   underlay: { remove: () => removeChosen },
 };
 

@@ -2,7 +2,9 @@ import {
   type DerivedRoom,
   type OpeningOnFace,
   type Point,
+  type Ring,
   type SolidOnFloor,
+  type StairOnFloor,
   type WallFace,
   bandAlong,
   headingAt,
@@ -152,16 +154,30 @@ export function CornerDot({
   );
 }
 
-export function SolidMark({ standing, colours }: { standing: SolidOnFloor; colours: HouseColours }) {
-  return (
-    <Path
-      testID="chosen-solid"
-      d={pathData([standing.ring], true)}
-      fill={colours.brass}
-      fillOpacity={0.5}
-      stroke={colours.brassDeep}
-      strokeWidth={2.5}
-      {...THIN}
-    />
-  );
+export const SolidMark = ({ standing, colours }: { standing: SolidOnFloor; colours: HouseColours }) => (
+  <Chosen id="chosen-solid" rings={[standing.ring]} opacity={0.5} colours={colours} />
+);
+
+/** Stairs; from above what is seen of them. */
+export const StairsMark = ({ on, colours }: { on: StairOnFloor; colours: HouseColours }) => (
+  <Chosen id="chosen-stairs" rings={on.fromAbove ? on.opening : on.outline} opacity={0.3} colours={colours} />
+);
+
+interface ChosenProps {
+  id: string;
+  rings: readonly Ring[];
+  opacity: number;
+  colours: HouseColours;
 }
+
+const Chosen = ({ id, rings, opacity, colours }: ChosenProps) => (
+  <Path
+    testID={id}
+    d={pathData(rings, true)}
+    fill={colours.brass}
+    fillOpacity={opacity}
+    stroke={colours.brassDeep}
+    strokeWidth={2.5}
+    {...THIN}
+  />
+);

@@ -6,14 +6,14 @@ import { SwingControl } from '../openings/SwingControl';
 import { OpeningTiles, turns } from '../openings/opening-tiles';
 import type { Panel, Selection } from '../plan-state';
 import { RoomCard } from '../RoomCard';
-import { selectCorner, selectFace, selectOpening, selectRoom, selectSolid } from '../selectors';
+import { selectCorner, selectFace, selectOpening, selectRoom, selectSolid, selectStairs } from '../selectors';
 import type { Paint } from '../overlay/paint';
 import { tipOf } from '../tools/grips';
 import { UnderlayPanel } from '../underlay/UnderlayPanel';
 import type { Of } from './chosen-kind';
 import { selectGhost } from './kinds';
 import { CornerTiles, RoomTiles, SolidTiles, StandsInWall, WallMade } from './tiles';
-import { CornerDot, Ends, FaceMark, OpeningMark, RoomMark, SolidMark } from './marks';
+import { CornerDot, Ends, FaceMark, OpeningMark, RoomMark, SolidMark, StairsMark } from './marks';
 
 interface MarksProps<S> extends Paint {
   chosen: S;
@@ -50,6 +50,8 @@ interface Parts<S> {
 /** They come when they are wanted. */
 const KindTray = later(() => import('../openings/KindTray'));
 const TypePanel = later(() => import('../openings/TypePanel'));
+const StairsChecks = later(() => import('../stairs/StairsChecks'));
+const StairsForm = later(() => import('../stairs/StairsForm'));
 
 const FIGURES = { panel: null, label: 'Size', icon: 'ruler' } as const;
 const TRAY = {
@@ -101,6 +103,13 @@ const PARTS: { readonly [K in Selection['kind']]: Parts<Of<K>> } = {
   },
   corner: { Marks: ChosenCorner, sides: [{ ...FIGURES, Tiles: CornerTiles }] },
   solid: { Marks: ChosenSolid, sides: [{ ...FIGURES, Tiles: SolidTiles }] },
+  stairs: {
+    Marks: ChosenStairs,
+    sides: [
+      { ...FIGURES, Tiles: StairsChecks },
+      { panel: 'made', label: 'Form', icon: 'stairs', Tiles: StairsForm },
+    ],
+  },
   underlay: { sides: [{ panel: null, label: 'Picture', icon: 'image-outline', Content: UnderlayPanel }] },
 };
 
@@ -181,4 +190,9 @@ function ChosenCorner({ colours, px }: Paint) {
 function ChosenSolid({ colours }: Paint) {
   const standing = useAppSelector(selectSolid);
   return standing && <SolidMark standing={standing} colours={colours} />;
+}
+
+function ChosenStairs({ colours }: Paint) {
+  const on = useAppSelector(selectStairs);
+  return on && <StairsMark on={on} colours={colours} />;
 }

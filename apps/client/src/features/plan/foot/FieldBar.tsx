@@ -18,6 +18,7 @@ import { planActions } from '../plan-slice';
 import type { Field } from '../plan-state';
 import { nextAlong } from '../openings/reading-along';
 import {
+  COUNTED,
   selectEntry,
   selectFace,
   selectFloor,
@@ -142,7 +143,9 @@ function Typed({ label }: { label: string }) {
   }
   const angle = pad.field === 'turn' || (proposal?.kind === 'reading' && proposal.place?.kind === 'angle');
   const plain = angle || pad.field === 'angle' ? '°' : pad.field === 'glazing' ? ' %' : null;
-  const readsAs = typed?.ok ? (plain === null ? formatLength(typed.value, units) : `${typed.value}${plain}`) : '';
+  const counted = COUNTED.includes(pad.field);
+  const readsAs =
+    typed?.ok && !counted ? (plain === null ? formatLength(typed.value, units) : `${typed.value}${plain}`) : '';
   const taped =
     pad.field === 'gap' && spot
       ? `${spot.at + 1} of ${spot.of}`

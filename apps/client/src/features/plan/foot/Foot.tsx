@@ -63,6 +63,7 @@ function ChosenFoot() {
   // the wall seen from inside takes the place of words about the room
   const down = useAppSelector(({ plan }) => plan.selection.kind === 'room' && plan.choices.cardDown);
   const elevation = useAppSelector((state) => state.plan.choices.elevation);
+  const stairs = useAppSelector((state) => state.plan.selection.kind === 'stairs');
   if (down && !typing)
     return (
       <View>
@@ -72,7 +73,7 @@ function ChosenFoot() {
     );
   return (
     <View>
-      {strip ? !elevation && <Contradiction brief /> : shown?.panel === null && !typing && <Contradiction />}
+      {strip ? !elevation && <Contradiction brief /> : shown?.panel === null && !typing && !stairs && <Contradiction />}
       {strip && <OpeningWords />}
       <SideTabs sides={sides} shown={shown} />
       <Calm>{shown && <SideShown side={shown} />}</Calm>

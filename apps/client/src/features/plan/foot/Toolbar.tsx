@@ -239,6 +239,14 @@ const SOLIDS = [
   ['Round pier', 'pier', 'round', 'circle-half'],
 ] as const;
 
+const STAIRS = [
+  ['Stairs', 'stairs', 'stairs'],
+  ['Spiral', 'spiral', 'rotate-right'],
+  ['Ladder', 'ladder', 'ladder'],
+  ['Hatch', 'hatch', 'square-outline'],
+  ['Ramp', 'ramp', 'slope-uphill'],
+] as const;
+
 /** What can be chosen about the tool in hand. */
 export function ToolOptions() {
   const dispatch = useAppDispatch();
@@ -283,6 +291,16 @@ export function ToolOptions() {
       case 'bump':
         return BUMPS.map(([bump, label]) => (
           <BarButton key={bump} label={label} chosen={choices.bump === bump} onPress={choose({ bump })} />
+        ));
+      case 'stairs':
+        return STAIRS.map(([label, form, icon]) => (
+          <BarButton
+            key={form}
+            label={label}
+            icon={icon}
+            chosen={choices.stairs.form === form}
+            onPress={choose({ stairs: { ...choices.stairs, form } })}
+          />
         ));
       case 'column':
         return SOLIDS.map(([label, solid, shape, icon]) => (

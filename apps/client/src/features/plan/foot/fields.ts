@@ -31,6 +31,12 @@ export const LABEL: Record<Field, string> = {
   frame: 'Frame',
   glazing: 'Glass',
   angle: 'Opens',
+  risers: 'Risers',
+  going: 'Going',
+  rise: 'Rise',
+  after: 'To the turn',
+  well: 'Well',
+  from: 'Open from',
 };
 
 export const field = (name: Field, value: string, label = LABEL[name]): FieldShown => ({ name, label, value });

@@ -30,6 +30,8 @@ export {
   ringsBox,
   roughly,
   scheduleTotals,
+  stairChecks,
+  stepsInWords,
   valueInWords,
   wallsToCarry,
 } from '@velvet-tape/core';
@@ -39,6 +41,7 @@ export { randomSeed } from '../../../store/seed';
 export { store, useAppDispatch, useAppSelector } from '../../../store/store';
 export { DropMenu } from '../../../ui/DropMenu';
 export { Calm } from '../Calm';
+export { remove } from '../chosen/kinds';
 export { SideTiles, useSides } from '../chosen/parts';
 export { goToFace, goToFloor, takeTool } from '../commands';
 export { downloadOpenings, downloadReadings, downloadWorkbook } from '../downloads';
@@ -69,7 +72,7 @@ export { Contradiction } from '../readings/Contradiction';
 export { useMisclosures } from '../readings/use-misclosures';
 export { RoomCard } from '../RoomCard';
 export { goToOpening, goToRoom } from '../schedule/commands';
-export { selectFloor, selectOpening, selectRoom, selectShownFloor, selectShownRooms } from '../selectors';
+export { selectFloor, selectOpening, selectRoom, selectShownFloor, selectShownRooms, selectStairs } from '../selectors';
 export { KEYS } from '../shortcuts';
 export { CalmStrip } from '../strip/CalmStrip';
 export { TOOL_WORDS } from '../tool-names';

@@ -103,6 +103,8 @@ function chosen(bench: Bench, hit: Hit, pointer: Pointer): Selection {
   switch (hit.kind) {
     case 'opening':
       return { kind: 'opening', id: hit.on.opening.id, face: hit.face.key };
+    case 'stairs':
+      return { kind: 'stairs', id: hit.on.stair.id };
     case 'solid':
       return { kind: 'solid', id: hit.standing.solid.id };
     case 'wall':

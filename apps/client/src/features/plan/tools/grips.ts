@@ -41,6 +41,8 @@ export type Grip =
       readonly width: number;
       readonly off: Point;
     }
+  /** `off`: from the first step to where the finger has hold of them. */
+  | { readonly kind: 'stairs'; readonly id: string; readonly off: Point }
   | { readonly kind: 'leaf'; readonly id: string; readonly ways: readonly LeafWay[] }
   | {
       readonly kind: 'opening';
@@ -136,6 +138,10 @@ const HOLDS: { readonly [K in Selection['kind']]: Holds<Extract<Selection, { kin
   },
   corner: { corner: ({ id }, _, corner) => id === corner },
   solid: { itself: ({ id }, { floor, at, reach }) => solidGrip(floor, id, at, reach) },
+  stairs: {
+    itself: ({ id }, { hit, at }) =>
+      hit.kind === 'stairs' && hit.on.stair.id === id ? { kind: 'stairs', id, off: subtract(at, hit.on.stair) } : null,
+  },
   room: {
     corner: ({ id }, floor, corner) =>
       roomOf(floor, id)?.faces.some((each) => each.halves.some((half) => half.from === corner)) ?? false,
@@ -270,6 +276,14 @@ export function intentOfGrip(grip: Grip, floor: string, from: Point, at: Point, 
       const most = Math.max(0, grip.face.length - grip.width);
       const offset = Math.min(most, Math.max(0, inSteps(alongOf(grip.face.course, middle) - grip.width / 2)));
       return { kind: 'changeSolid', solid: grip.id, place: { face: grip.face.key, end: 'left', offset } };
+    }
+    case 'stairs': {
+      const to = subtract(at, grip.off);
+      return {
+        kind: 'changeStairs',
+        stair: grip.id,
+        change: { to: { x: inSteps(to.x), y: inSteps(to.y) }, toWall: true },
+      };
     }
     case 'leaf': {
       const { hinge, swing } = grip.ways.reduce((best, way) =>
