@@ -38,7 +38,7 @@ module.exports = {
       name: 'all-resolve',
       severity: 'error',
       from: {},
-      to: { couldNotResolve: true, pathNot: '^(expo|react-native)' },
+      to: { couldNotResolve: true, pathNot: '^(expo|react-native|ml-matrix/src/)' },
     },
   ],
   options: {

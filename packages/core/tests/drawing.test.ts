@@ -1,7 +1,7 @@
 import Coordinate from 'jsts/org/locationtech/jts/geom/Coordinate.js';
 import GeometryFactory from 'jsts/org/locationtech/jts/geom/GeometryFactory.js';
 import OverlayOp from 'jsts/org/locationtech/jts/operation/overlay/OverlayOp.js';
-import { type Mark, type TextMark, drawFloor, jobTotals } from '../src';
+import { NEW_FLOOR, type Mark, type TextMark, drawFloor, jobTotals } from '../src';
 import { geometryOf, polygonOf, sharedByJsts, unionByJsts } from './by-jsts';
 import { House } from './house';
 import { dice } from './random-floors';
@@ -91,7 +91,7 @@ test('the totals of a job count all its floors', () => {
     ...house.plan,
     floors: {
       ...house.plan.floors,
-      first: { id: 'first', name: 'First floor', level: 1, height: null, buildUp: null },
+      first: { id: 'first', name: 'First floor', level: 1, ...NEW_FLOOR },
     },
   };
   house.do({ kind: 'drawBox', floor: 'first', a: { x: 0, y: 0 }, b: { x: 2000, y: 2000 } });

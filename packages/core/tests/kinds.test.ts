@@ -9,6 +9,7 @@ import {
   KINDS,
   type Plan,
   applyEdit,
+  NEW_FLOOR,
   changeBetween,
   deriveFloor,
   inverse,
@@ -174,7 +175,7 @@ describe('for every kind', () => {
     const house = new House(furnished(fc.sample(houses, { numRuns: 1, seed: 7 })[0]!), 1000);
     const base = {
       ...house.plan,
-      floors: { ...house.plan.floors, up: { id: 'up', name: 'Up', level: 1, height: null, buildUp: null } },
+      floors: { ...house.plan.floors, up: { id: 'up', name: 'Up', level: 1, ...NEW_FLOOR } },
     } as Plan;
     const drawn = applyEdit(base, { kind: 'drawBox', floor: 'up', a: { x: 0, y: 0 }, b: { x: 900, y: 900 } }, 'd');
     if (!drawn.ok) throw new Error(drawn.reason);

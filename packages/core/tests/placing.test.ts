@@ -1,4 +1,4 @@
-import { alignmentsOf, gapRound, roomBeside, widestGap } from '../src';
+import { NEW_FLOOR, alignmentsOf, gapRound, roomBeside, widestGap } from '../src';
 import { House } from './house';
 
 function hall() {
@@ -81,7 +81,7 @@ test('in line with a window in the same wall on the floor below', () => {
       Object.values(all).map((each) => [`up-${each.id}`, { ...each, id: `up-${each.id}`, ...change(each) }]),
     );
   const { plan } = house;
-  const upper = { id: 'upper', name: 'Upper floor', level: 1, height: null, buildUp: null };
+  const upper = { id: 'upper', name: 'Upper floor', level: 1, ...NEW_FLOOR };
   house.plan = {
     ...plan,
     floors: { ...plan.floors, upper },

@@ -1,4 +1,5 @@
 import {
+  NEW_FLOOR,
   type Corner,
   type Wall,
   bodiesOf,
@@ -209,7 +210,7 @@ describe('making walls planar', () => {
 
   test('other floors are left alone', () => {
     const draft = new Draft(planOf([0, 0, 4000, 0]), 'up');
-    draft.put('floors', { id: 'first', name: 'First floor', level: 1, height: null, buildUp: null });
+    draft.put('floors', { id: 'first', name: 'First floor', level: 1, ...NEW_FLOOR });
     const start = draft.addCorner('first', 2000, -1000).id;
     const end = draft.addCorner('first', 2000, 1000).id;
     const above = draft.addWall({ floor: 'first', start, end, left: 50, right: 50, kind: 'internal', typed: false });

@@ -3,3 +3,4 @@ export * from './derive-floor';
 export * from './misclosures';
 export * from './readings';
 export * from './reading-lines';
+export * from './over-below';

@@ -2,6 +2,8 @@ import { lastFor, onceFor } from '../memory';
 import type { DerivedFloor, DerivedRoom, SolidOnFloor, WallFace } from '../derived';
 import { type Ring, cross, dot, flattened, ringsBox, subtract } from '../geometry';
 import type { Corner, Wall } from '../plan/plan';
+import { elevationOf } from '../plan/storeys';
+import { formatLevel } from '../units';
 import type { Network, WallBody } from '../walls';
 import { drawAngles, drawChecks, drawHeights } from './checks';
 import { declutter } from './declutter';
@@ -47,6 +49,7 @@ export function drawFloorInParts(derived: DerivedFloor, style: DrawingStyle): re
     ...openings.map((opening) => inOrder(`opening ${opening.id}`, drawOpening(network, opening, style))),
     ...rooms.map((room, i) => inOrder(`room ${room.room.id}`, roomMarks(room, i + 1, style))),
     inOrder('legend', style.part ? [] : legend(derived, style)),
+    inOrder('level', style.part ? [] : levelMark(derived, style)),
     inOrder('checks', [
       ...drawChecks(derived, style),
       ...drawHeights(derived, style),
@@ -177,6 +180,26 @@ function isNarrow(room: DerivedRoom, face: WallFace, lettering: number): boolean
 
 /** Two dimensions and a label between them need this many lettering heights. */
 const NARROW = 11;
+
+/** How far the mark stands under the name of the largest room, in lettering heights; its size. */
+const LEVEL = { under: 2.7, size: 0.8 };
+
+/** How high the floor lies over the ground floor, beside a triangle that stands on its tip, in its largest room; in a house of one floor none. */
+function levelMark({ plan, floor, rooms }: DerivedFloor, { lettering, units }: DrawingStyle): Mark[] {
+  if (Object.keys(plan.floors).length < 2 || rooms.length === 0) return [];
+  const { label } = rooms.reduce((a, b) => (b.measures.area > a.measures.area ? b : a));
+  const text = formatLevel(elevationOf(plan, floor), units);
+  const at = { x: label.x, y: label.y + LEVEL.under * lettering };
+  const { long } = boxOf({ role: 'level', at, text, turn: 0, size: LEVEL.size }, lettering);
+  const tip = { x: at.x - long - 0.55 * lettering, y: at.y + 0.3 * lettering };
+  const r = 0.32 * lettering;
+  const triangle = [tip, { x: tip.x - r, y: tip.y - 1.7 * r }, { x: tip.x + r, y: tip.y - 1.7 * r }];
+  const unit = `level ${floor}`;
+  return [
+    { kind: 'path', role: 'level', key: `${unit} sign`, unit, rings: [triangle], closed: true },
+    { kind: 'text', role: 'level', key: unit, unit, at, text, turn: 0, size: LEVEL.size },
+  ];
+}
 
 /** The rooms whose label is a number: what they are called, in lines under the house. */
 function legend(derived: DerivedFloor, style: DrawingStyle): Mark[] {

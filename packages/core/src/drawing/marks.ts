@@ -18,6 +18,7 @@ export type Role =
   | 'stair.text'
   | 'stair.rail'
   | 'void.edge'
+  | 'level'
   | 'void.cross'
   | 'open.end'
   | 'opening.gap'

@@ -39,15 +39,18 @@ export function roomNumber(room: DerivedRoom, number: number, style: DrawingStyl
 
 /** What the number of a room stands for: its line of the legend. */
 export const legendLine = ({ room, rough, measures }: DerivedRoom, number: number, { units }: DrawingStyle): string =>
-  `${number}  ${nameOf(room.name)} ${roughly(rough, formatArea(measures.area, units))}`;
+  `${number}  ${nameOf(room.name)} ${room.overVoid ? OPEN : roughly(rough, formatArea(measures.area, units))}`;
 
+/** In place of an area that is none. */
+const OPEN = 'open to below';
 const nameOf = (name: string): string => name || 'Unnamed';
 
 const flatOutline = onceFor((rings: readonly Ring[]): readonly Ring[] => rings.map(flattened));
 
 function layouts({ room, rough, measures }: DerivedRoom, { units }: DrawingStyle): readonly Layout[] {
   const name = nameOf(room.name);
-  const area: Line = { text: roughly(rough, formatArea(measures.area, units)), size: 1, area: true };
+  const text = room.overVoid ? OPEN : roughly(rough, formatArea(measures.area, units));
+  const area: Line = { text, size: 1, area: true };
   const small: Line = { ...area, size: 0.85 };
   const whole = SIZES.map((size): Layout => [{ text: name, size }, size < 1 ? small : area]);
   const broken = halves(name);

@@ -50,6 +50,7 @@ export const STYLES: Readonly<Record<Role, RoleStyle>> = {
   'stair.cut': line('ink', 'medium'),
   'stair.text': lettered(NONE, 'soft'),
   'stair.rail': line('ink', 'firm'),
+  level: lettered(line('soft', 'fine')),
   'void.edge': line('ink', 'medium'),
   'void.cross': line('soft', 'fine', 'hidden'),
   'open.end': { ...NONE, fill: { ink: 'alarm', opacity: 0.25 }, line: { ink: 'alarm', weight: 'bold' } },

@@ -1,7 +1,7 @@
 import { edit } from './edit';
 import { type Draft, Refusal } from '../plan/draft';
 import { dropWithAll } from '../plan/footing';
-import { type Id, floorsInOrder } from '../plan/plan';
+import { type Id, NEW_FLOOR, floorsInOrder } from '../plan/plan';
 import { floorBeside } from '../plan/storeys';
 import { requireFloor, requireName, requirePositive } from './require';
 
@@ -22,6 +22,9 @@ export interface ChangeFloor {
   readonly height?: number | null;
   /** Between its ceiling and the floor above, mm; null: what is usual. */
   readonly buildUp?: number | null;
+  /** Standard deviation of its outer walls over those below, mm; 0: they are not held against them; null: what is usual. */
+  readonly overBelow?: number | null;
+  readonly hidden?: boolean;
 }
 
 /** It changes places with the one above, or below. */
@@ -47,7 +50,7 @@ function addFloor(draft: Draft, { of, side, name }: AddFloor): Id {
     draft.put('floors', { ...each, level: each.level + (up ? 1 : -1) });
   }
   const id = draft.newId();
-  draft.put('floors', { id, name: requireName(name ?? usualName(own)), level: own, height: null, buildUp: null });
+  draft.put('floors', { id, name: requireName(name ?? usualName(own)), level: own, ...NEW_FLOOR });
   return id;
 }
 
@@ -61,10 +64,12 @@ export function usualName(level: number): string {
 
 const ORDINALS = ['First', 'Second', 'Third', 'Fourth', 'Fifth', 'Sixth', 'Seventh', 'Eighth', 'Ninth', 'Tenth'];
 
-function changeFloor(draft: Draft, { floor, name, height, buildUp }: ChangeFloor): void {
+function changeFloor(draft: Draft, { floor, name, height, buildUp, overBelow, hidden }: ChangeFloor): void {
   const own = requireFloor(draft, floor);
   if (typeof height === 'number') requireHeight(height);
   if (typeof buildUp === 'number') requireBuildUp(buildUp);
+  if (typeof overBelow === 'number' && !(overBelow >= 0 && overBelow <= LOOSEST))
+    throw new Refusal('Walls stand over those below to within 0 to 500 mm.');
   const called = name === undefined ? own.name : requireName(name);
   if (called === '') throw new Refusal('A floor needs a name.');
   draft.put('floors', {
@@ -72,11 +77,13 @@ function changeFloor(draft: Draft, { floor, name, height, buildUp }: ChangeFloor
     name: called,
     ...(height !== undefined && { height }),
     ...(buildUp !== undefined && { buildUp }),
+    ...(overBelow !== undefined && { overBelow }),
+    ...(hidden !== undefined && { hidden }),
   });
 }
 
 /** mm */
-const [LOWEST, HIGHEST, THICKEST] = [1000, 12_000, 2000];
+const [LOWEST, HIGHEST, THICKEST, LOOSEST] = [1000, 12_000, 2000, 500];
 
 function requireHeight(mm: number): void {
   requirePositive(mm, 'The height of a floor');
@@ -106,7 +113,14 @@ function removeFloor(draft: Draft, { floor }: RemoveFloor): void {
 export const floorsEdits = {
   addFloor: edit<AddFloor>('add floor', addFloor),
   changeFloor: edit<ChangeFloor>(
-    ({ name }) => (name === undefined ? 'floor height' : 'name of the floor'),
+    ({ name, hidden }) =>
+      name !== undefined
+        ? 'name of the floor'
+        : hidden === undefined
+          ? 'floor height'
+          : hidden
+            ? 'hide floor'
+            : 'show floor',
     changeFloor,
   ),
   moveFloor: edit<MoveFloor>('order of floors', moveFloor),

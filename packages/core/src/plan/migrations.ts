@@ -56,7 +56,7 @@ const STEPS: Record<number, (plan: Loose) => Loose> = {
       ? { stairRule: plan['job']['units'] === 'imperial' ? 'US' : 'general', ...plan['job'] }
       : plan['job'],
     rooms: each(plan['rooms'], (room) => ({ overVoid: false, ...room })),
-    floors: each(plan['floors'], (floor) => ({ buildUp: null, ...floor })),
+    floors: each(plan['floors'], (floor) => ({ buildUp: null, overBelow: null, hidden: false, ...floor })),
     stairs: {},
   }),
 };

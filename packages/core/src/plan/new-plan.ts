@@ -1,3 +1,4 @@
+import { NEW_FLOOR } from './kinds/floors';
 import {
   COLLECTIONS,
   type Collections,
@@ -25,6 +26,6 @@ export function newPlan(job: Partial<JobDetails> & { name: string }): Plan {
     schema: SCHEMA_VERSION,
     job: { address: '', units, usual: USUAL[units], north: 0, note: '', stairRule: usualStairRule(units), ...job },
     ...none,
-    floors: { ground: { id: 'ground', name: 'Ground floor', level: 0, height: null, buildUp: null } },
+    floors: { ground: { id: 'ground', name: 'Ground floor', level: 0, ...NEW_FLOOR } },
   };
 }

@@ -1,3 +1,4 @@
+export * from './follow';
 export * from './shapes';
 export * from './straighten';
 export * from './walk';

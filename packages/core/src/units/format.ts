@@ -58,6 +58,13 @@ function reduced(top: number, bottom: number): string {
   return `${a}/${b}`;
 }
 
+/** How high something lies over the ground floor: `±0.00`, `+2.72`, `−2.40`, `+8′ 10″`. mm in. */
+export function formatLevel(mm: number, units: Units): string {
+  const sign = Math.round(mm) === 0 ? '±' : mm > 0 ? '+' : '−';
+  const size = Math.abs(mm);
+  return `${sign}${units === 'metric' ? metres(size, 'fine') : feetAndInches(size, 16)}`;
+}
+
 /** A small size such as a wall thickness: `250 mm`, `4 1/2″`. */
 export const formatSize = (mm: number, units: Units): string =>
   units === 'metric' ? `${nearest(mm)} mm` : feetAndInches(mm, 16);

@@ -41,12 +41,17 @@ function Card({ room, walls }: { room: DerivedRoom; walls: boolean }) {
   const deviation = !rough && floor ? floor.survey.areaDeviation(room.faces) : null;
   const sure = deviation === null ? '' : ` ± ${formatArea(Math.max(deviation, 5000), units).split(' ')[0]}`;
   const figures: [string, string][] = [
-    ['Net internal floor area', `${roughly(rough, formatArea(measures.area, units))}${sure}`],
+    [
+      'Net internal floor area',
+      room.room.overVoid ? 'open to below' : `${roughly(rough, formatArea(measures.area, units))}${sure}`,
+    ],
     ['Perimeter', roughly(rough, formatLength(measures.perimeter, units, rough ? 'coarse' : 'fine'))],
     ['Wall area less openings', roughly(rough, formatArea(measures.wallArea, units))],
     ['Skirting less doors', roughly(rough, formatLength(measures.skirting, units, rough ? 'coarse' : 'fine'))],
     ['Volume', roughly(rough, formatVolume(measures.volume, units))],
   ];
+  const open = room.outline.area - measures.area;
+  if (open > 1000 && !room.room.overVoid) figures.push(['Open for stairs', formatArea(open, units)]);
   const closes = floor && floor.readings.length <= LARGE && misclosuresIn(misclosuresOn(floor), room).length === 0;
   const within = closes ? closesWithin(floor, room) : null;
   if (within !== null) figures.push(['Readings close within', formatSize(Math.max(1, within), units)]);

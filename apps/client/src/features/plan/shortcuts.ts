@@ -8,6 +8,7 @@ import { planActions } from './plan-slice';
 import type { ToolName } from './plan-state';
 import { nudgeStep } from './rooms-commands';
 import { startHere } from './sketching/commands';
+import { beginFurther, followOn } from './sketching/follow';
 import { arrowOn, backspaceOn } from './sketching/hands';
 import { TOOL_WORDS } from './tool-names';
 import { viewActions } from './view-slice';
@@ -92,6 +93,8 @@ export function useShortcuts(): void {
           return () => dispatch(stepWall(event.shiftKey ? -1 : 1));
         case 'x':
           return () => dispatch(planActions.endSwapped());
+        case 'j':
+          return () => dispatch(event.shiftKey ? beginFurther : followOn);
         case 'd':
           return () => dispatch(addOpening('door'));
         case 'w':
@@ -149,6 +152,7 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['Z', 'snapping on and off'],
   ['D / W', 'door, window on the wall'],
   ['N', 'next wall'],
+  ['J / ⇧ J', 'along the floor below by a corner; begin a corner further on'],
   ['X', 'other corner moves'],
   ['H / S', 'flip hinge, swing'],
   ['+ − F', 'zoom, fit'],

@@ -13,7 +13,14 @@ export interface Floor {
   readonly height: number | null;
   /** What lies between its ceiling and the floor above, mm; null: what is usual. */
   readonly buildUp: number | null;
+  /** How exactly its outer walls stand over those of the floor below, mm (a standard deviation); null: as is usual; 0: not held against them. */
+  readonly overBelow: number | null;
+  /** Left out where floors are seen together. */
+  readonly hidden: boolean;
 }
+
+/** What of a floor is not known when it is made. */
+export const NEW_FLOOR = { height: null, buildUp: null, overBelow: null, hidden: false } as const;
 
 /** The floors from the lowest to the highest. */
 export const floorsInOrder = ({ floors }: { readonly floors: Collection<Floor> }): readonly Floor[] =>
@@ -35,8 +42,16 @@ export const floorKind: Kind<Floor, object> = {
     level: z.int().min(-100).max(200),
     height: millimetres.positive().nullable(),
     buildUp: millimetres.positive().nullable(),
+    overBelow: millimetres.nullable(),
+    hidden: z.boolean(),
   }),
   floorOf: (floor) => floor.id,
-  together: [theName, together('the level', 'level'), together('the height', 'height', 'buildUp')],
+  together: [
+    theName,
+    together('the level', 'level'),
+    together('the height', 'height', 'buildUp'),
+    together('how it stands over the floor below', 'overBelow'),
+    together('whether it is shown', 'hidden'),
+  ],
   refers: [],
 };

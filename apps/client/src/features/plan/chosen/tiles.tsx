@@ -1,4 +1,4 @@
-import { ROOM_COLOURS } from '@velvet-tape/core';
+import { ROOM_COLOURS, floorBeside } from '@velvet-tape/core';
 import { Text } from 'react-native-paper';
 import { type Command, useAppDispatch, useAppSelector } from '../../../store/store';
 import { DropMenu } from '../../../ui/DropMenu';
@@ -154,8 +154,24 @@ export function RoomTiles() {
       {!several && placed && <Tile icon="label-outline" label="Label back" onPress={() => dispatch(labelBack)} />}
       {!several && <PinTile />}
       {!several && <ColourTile />}
+      {!several && <VoidTile />}
       {!several && <Tile icon="delete-outline" label="Remove room" onPress={() => dispatch(remove)} />}
     </Tiles>
+  );
+}
+
+/** A room that has no floor of its own, where there is a floor below to see into. */
+function VoidTile() {
+  const dispatch = useAppDispatch();
+  const room = useAppSelector(selectRoom)?.room;
+  const plan = useAppSelector((state) => state.plan.plan);
+  if (!room || !plan || (!floorBeside(plan, room.floor, 'below') && !room.overVoid)) return null;
+  return (
+    <Tile
+      icon="layers-outline"
+      label={room.overVoid ? 'Give it a floor' : 'Open to below'}
+      onPress={() => dispatch(edit({ kind: 'openRoom', room: room.id, overVoid: !room.overVoid }))}
+    />
   );
 }
 

@@ -4,6 +4,7 @@ import { Text } from 'react-native-paper';
 import { BarButton } from '../../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { lent } from '../later/lent';
+import { FloorStrip } from './FloorStrip';
 
 const { PICTURES, UnderlayRow, bringIn, chooseUnderlay, formatArea, pickFiles, planActions, roughly, selectRoom } =
   lent();
@@ -30,6 +31,7 @@ export function Ledger() {
       accessibilityLabel="Ledger of rooms"
     >
       <Text style={[styles.floor, styles.beside, { color: colours.ink }]}>{floor.name}</Text>
+      <FloorStrip />
       {rooms.map((room) => (
         <Row
           key={room.room.id}

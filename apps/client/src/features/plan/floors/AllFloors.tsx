@@ -1,5 +1,4 @@
 import type { Box, Plan } from '@velvet-tape/core';
-import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { BarButton } from '../../../ui/BarButton';
@@ -7,7 +6,7 @@ import { FONTS, useColours } from '../../../ui/theme';
 import { ListBar } from '../later/ListPanel';
 import { lent } from '../later/lent';
 
-const { FloorPicture, FloorsOver, deriveFloor, floorsInOrder, ringsBox } = lent();
+const { FloorPicture, FloorsOver, deriveFloor, edit, floorsInOrder, ringsBox, useAppDispatch } = lent();
 
 /** px */
 const HEIGHT = 250;
@@ -15,20 +14,20 @@ const HEIGHT = 250;
 /** All floors at one scale, one under the other as they lie, or over each other; any of them left out. */
 export function AllFloors({ plan, over }: { plan: Plan; over: boolean }) {
   const colours = useColours();
-  const [hidden, hide] = useState<readonly string[]>([]);
+  const dispatch = useAppDispatch();
   const floors = [...floorsInOrder(plan)].reverse();
-  const shown = floors.filter(({ id }) => !hidden.includes(id));
+  const shown = floors.filter(({ hidden }) => !hidden);
   const box = ringsBox(floors.flatMap(({ id }) => deriveFloor(plan, id).bodies.map(({ ring }) => ring))) as Box | null;
   return (
     <ScrollView contentContainerStyle={styles.all} tabIndex={0}>
       <ListBar>
-        {floors.map(({ id, name }) => (
+        {floors.map(({ id, name, hidden }) => (
           <BarButton
             key={id}
             label={name}
             says={`Show ${name}`}
-            chosen={!hidden.includes(id)}
-            onPress={() => hide(hidden.includes(id) ? hidden.filter((each) => each !== id) : [...hidden, id])}
+            chosen={!hidden}
+            onPress={() => dispatch(edit({ kind: 'changeFloor', floor: id, hidden: !hidden }))}
           />
         ))}
       </ListBar>

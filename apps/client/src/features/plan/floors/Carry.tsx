@@ -24,6 +24,11 @@ export function Carry({ plan, from, side, done }: Props) {
   const floor = deriveFloor(plan, from);
   const [chosen, choose] = useState<ReadonlySet<string>>(() => new Set(wallsToCarry(plan, from)));
   const [withOpenings, takeOpenings] = useState(false);
+  const goingUp =
+    side === 'above'
+      ? floor.stairs.filter(({ stair, fromAbove }) => !fromAbove && stair.form !== 'ramp' && stair.form !== 'hatch')
+      : [];
+  const [withStairs, takeStairs] = useState(true);
   const target = floorBeside(plan, from, side);
   const all = floor.network.walls.map(({ id }) => id);
   const tapped = (p: Point, reach: number) => {
@@ -47,7 +52,21 @@ export function Carry({ plan, from, side, done }: Props) {
     const solids = floor.solids.flatMap(({ solid: { id, stand } }) =>
       stand.kind === 'wall' && chosen.has(stand.wall) ? [id] : [],
     );
-    if (!dispatch(edit({ kind: 'carryFloor', from, to, walls: [...chosen], openings, solids, rooms: [] })).ok) return;
+    if (
+      !dispatch(
+        edit({
+          kind: 'carryFloor',
+          from,
+          to,
+          walls: [...chosen],
+          openings,
+          solids,
+          stairs: withStairs ? goingUp.map(({ stair }) => stair.id) : [],
+          rooms: [],
+        }),
+      ).ok
+    )
+      return;
     dispatch(planActions.listed(null));
     dispatch(planActions.floorChosen(to));
   };
@@ -75,6 +94,14 @@ export function Carry({ plan, from, side, done }: Props) {
           chosen={withOpenings}
           onPress={() => takeOpenings(!withOpenings)}
         />
+        {goingUp.length > 0 && (
+          <BarButton
+            icon="stairs"
+            label="Stairs go on up"
+            chosen={withStairs}
+            onPress={() => takeStairs(!withStairs)}
+          />
+        )}
       </ListBar>
       <View style={styles.does}>
         <Button mode="contained" icon="check" contentStyle={styles.tall} disabled={chosen.size === 0} onPress={carry}>

@@ -10,7 +10,8 @@ import { AllFloors } from './AllFloors';
 import { Carry } from './Carry';
 
 const { deriveFloor, edit, elevationOf, floorBeside, floorHeight, floorsInOrder, formatArea, formatLength } = lent();
-const { goToFloor, parseLength, planActions, roughly, useAppDispatch, useAppSelector } = lent();
+const { formatLevel, formatSize, goToFloor, overBelow, overBelowInWords, parseLength, planActions, roughly } = lent();
+const { useAppDispatch, useAppSelector } = lent();
 
 /** The floors of the house from the highest to the lowest: how high they lie, what is on them; added, named, put in order, carried up, taken away. */
 export default function FloorsList(_: { floor: DerivedFloor }) {
@@ -83,6 +84,14 @@ export default function FloorsList(_: { floor: DerivedFloor }) {
   );
 }
 
+/** How exactly outer walls are held to stand over those below (a standard deviation), mm and as said in inches; null is the usual. */
+const HELD = [
+  [5, '1/4″'],
+  [null, '3/4″'],
+  [60, '2 1/2″'],
+  [0, ''],
+] as const;
+
 const VIEWS = [
   ['list', 'As a list'],
   ['side', 'Side by side'],
@@ -100,23 +109,35 @@ function Row({ floor, on, carry }: RowProps) {
   const colours = useColours();
   const plan = useAppSelector((state) => state.plan.plan)!;
   const [changing, change] = useState(false);
-  const { id, name, height } = floor;
+  const { id, name, height, buildUp, overBelow: held, hidden } = floor;
   const { units } = plan.job;
   const level = elevationOf(plan, id);
-  const mark = level === 0 ? '±0' : `${level > 0 ? '+' : '−'}${formatLength(Math.abs(level), units)}`;
+  const mark = formatLevel(level, units);
   const { rooms, area, rough } = deriveFloor(plan, id);
   const figures = `${rooms.length} ${rooms.length === 1 ? 'room' : 'rooms'}, ${roughly(rough, formatArea(area, units))}`;
   const toNext = `${formatLength(floorHeight(plan, id), units)} floor to floor, ${height === null ? 'from its ceiling' : 'as read'}`;
+  const off = overBelow(plan, id);
+  const keepLength = (text: string, change: (mm: number | null) => object, sort: 'small' | 'large'): boolean => {
+    const put = (mm: number | null) => dispatch(edit({ kind: 'changeFloor', floor: id, ...change(mm) })).ok;
+    if (text.trim() === '') return put(null);
+    const read = parseLength(
+      text,
+      units === 'imperial' ? (sort === 'small' ? 'in' : 'ft') : sort === 'small' ? 'mm' : 'm',
+    );
+    if (!read.ok) dispatch(planActions.said({ text: read.reason, tone: 'refused' }));
+    return read.ok && put(read.mm);
+  };
   const copy = () => {
     const added = dispatch(edit({ kind: 'addFloor', of: id, side: 'above', name: `${name}, copy` }));
     if (!added.ok || !added.made) return;
-    const { network, openings, solids } = deriveFloor(plan, id);
+    const { network, openings, solids, stairs } = deriveFloor(plan, id);
     const all = (things: readonly { id: string }[]) => things.map((each) => each.id);
     const walls = all(network.walls);
     const carried = {
       walls,
       openings: all(openings),
       solids: all(solids.map(({ solid }) => solid)),
+      stairs: all(stairs.flatMap(({ stair, fromAbove }) => (fromAbove ? [] : [stair]))),
       rooms: all(rooms.map(({ room }) => room)),
     };
     dispatch(edit({ kind: 'carryFloor', from: id, to: added.made, ...carried }));
@@ -139,11 +160,21 @@ function Row({ floor, on, carry }: RowProps) {
           <Text style={[styles.words, { color: colours.inkSoft }]}>{toNext}</Text>
         </Pressable>
         <BarIcon
+          icon={hidden ? 'eye-off-outline' : 'eye-outline'}
+          says={hidden ? `Show ${name}` : `Hide ${name}`}
+          onPress={() => dispatch(edit({ kind: 'changeFloor', floor: id, hidden: !hidden }))}
+        />
+        <BarIcon
           icon="dots-vertical"
           says={`${changing ? 'Less' : 'More'} about ${name}`}
           onPress={() => change(!changing)}
         />
       </View>
+      {off.map((each) => (
+        <Text key={each.face.key} role="alert" style={[styles.words, styles.off, { color: colours.clay }]}>
+          {overBelowInWords(each, units)}
+        </Text>
+      ))}
       {changing && (
         <View style={styles.does}>
           <Written
@@ -151,16 +182,33 @@ function Row({ floor, on, carry }: RowProps) {
             value={name}
             keep={(text) => dispatch(edit({ kind: 'changeFloor', floor: id, name: text })).ok}
           />
+          {height === null && (
+            <Written
+              label="Ceiling to the floor above"
+              value={buildUp === null ? '' : formatSize(buildUp, units)}
+              keep={(text) => keepLength(text, (mm) => ({ buildUp: mm }), 'small')}
+            />
+          )}
           <Written
             label="Floor to floor; empty: from its ceiling"
             value={height === null ? '' : formatLength(height, units)}
-            keep={(text) => {
-              if (text.trim() === '') return dispatch(edit({ kind: 'changeFloor', floor: id, height: null })).ok;
-              const read = parseLength(text, units === 'metric' ? 'm' : 'ft');
-              if (!read.ok) dispatch(planActions.said({ text: read.reason, tone: 'refused' }));
-              return read.ok && dispatch(edit({ kind: 'changeFloor', floor: id, height: read.mm })).ok;
-            }}
+            keep={(text) => keepLength(text, (mm) => ({ height: mm }), 'large')}
           />
+          {floorBeside(plan, id, 'below') && (
+            <>
+              <Text style={[styles.words, { color: colours.inkSoft }]}>Outer walls stand over those below within:</Text>
+              <ListBar>
+                {HELD.map(([mm, imperial]) => (
+                  <BarButton
+                    key={mm ?? 'usual'}
+                    label={mm === 0 ? 'Not held' : units === 'metric' ? `${mm ?? 20} mm` : imperial}
+                    chosen={held === mm}
+                    onPress={() => dispatch(edit({ kind: 'changeFloor', floor: id, overBelow: mm }))}
+                  />
+                ))}
+              </ListBar>
+            </>
+          )}
           <ListBar>
             {rooms.length > 0 && (
               <BarButton icon="content-copy" label="Copy above" says={`Copy ${name} above itself`} onPress={copy} />
@@ -230,4 +278,5 @@ const styles = StyleSheet.create({
   words: { fontSize: 14, lineHeight: 19 },
   does: { gap: 8, paddingRight: 14, paddingVertical: 6 },
   through: { padding: 14, gap: 8 },
+  off: { paddingRight: 14, paddingVertical: 4 },
 });

@@ -19,7 +19,7 @@ export const selectOtherFloor = createSelector(
     if (!plan || wanted === 'off' || !Object.hasOwn(plan.floors, floor)) return null;
     for (const where of ['below', 'above'] as const) {
       const beside = floorBeside(plan, floor, where);
-      if (beside) return { floor: deriveFloor(plan, beside.id), where };
+      if (beside && !beside.hidden) return { floor: deriveFloor(plan, beside.id), where };
     }
     return null;
   },

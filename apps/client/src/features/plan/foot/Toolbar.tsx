@@ -12,6 +12,7 @@ import { keepLeft } from '../hand';
 import { planActions } from '../plan-slice';
 import type { ToolName } from '../plan-state';
 import { selectFloor } from '../selectors';
+import { followOn, outlinesBeside } from '../sketching/follow';
 import type { ToolChoices } from '../tool-choices';
 import { FIRST_TOOLS, TOOL_WORDS } from '../tool-names';
 import { TraceOptions, UnderlayOptions } from '../underlay/UnderlayOptions';
@@ -257,6 +258,7 @@ export function ToolOptions() {
   );
   const traced = useAppSelector((state) => selectTraced(state) !== null);
   const colours = useColours();
+  const beside = useAppSelector((state) => outlinesBeside(state).length > 0);
   const bare = useAppSelector(
     (state) => state.plan.proposal !== null || selectFloor(state)?.network.walls.length === 0,
   );
@@ -274,6 +276,14 @@ export function ToolOptions() {
           <BarButton key="wall" label="Wall" chosen={!choices.chalk} onPress={choose({ chalk: false })} />,
           <BarButton key="chalk" label="Chalk line" chosen={choices.chalk} onPress={choose({ chalk: true })} />,
           <TraceOptions key="trace" />,
+          beside && tool === 'corners' && (
+            <BarButton
+              key="below"
+              icon="layers-outline"
+              label="Along the floor below"
+              onPress={() => dispatch(followOn)}
+            />
+          ),
         ];
       case 'measure':
         return [

@@ -19,11 +19,14 @@ export {
   floorsInOrder,
   formatArea,
   formatLength,
+  formatLevel,
   formatSize,
   glazingByRoom,
   jobTotals,
   lengthToSay,
   openingSchedule,
+  overBelow,
+  overBelowInWords,
   orderedSchedule,
   parseLength,
   readingLines,
@@ -39,6 +42,7 @@ export { PICTURES, pickFiles } from '../../../pictures/pick';
 export { fetchHistory, fetchRevision, nameRevision } from '../../../sync/api';
 export { randomSeed } from '../../../store/seed';
 export { store, useAppDispatch, useAppSelector } from '../../../store/store';
+export { capital } from '../../../ui/capital';
 export { DropMenu } from '../../../ui/DropMenu';
 export { Calm } from '../Calm';
 export { remove } from '../chosen/kinds';

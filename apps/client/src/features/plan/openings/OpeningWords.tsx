@@ -1,3 +1,4 @@
+import { overBelow, overBelowInWords } from '@velvet-tape/core';
 import { StyleSheet, View } from 'react-native';
 import { Icon, Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
@@ -15,14 +16,17 @@ export function OpeningWords() {
   const face = useAppSelector(selectFace);
   const opening = useAppSelector(selectOpening)?.opening;
   const checks = useChecks(floor);
+  const plan = useAppSelector((state) => state.plan.plan);
   if (!floor || !face) return null;
   const along = misclosureAlong(floor, face);
   const about = opening
     ? checks.filter(({ openings, advice }) => !advice && openings.includes(opening.id)).slice(0, along ? 1 : 2)
     : [];
   const suspect = along?.misclosure.suspects[0].reading;
+  const off = !opening && plan ? overBelow(plan, floor.floor).find((each) => each.face.key === face.key) : null;
   return (
     <>
+      {off && <Line words={overBelowInWords(off, floor.plan.job.units)} advice={false} />}
       {along && (
         <Line words={along.words} advice={false}>
           {suspect && suspect !== 'wall' && (

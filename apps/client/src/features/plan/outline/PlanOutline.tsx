@@ -6,7 +6,7 @@ import { useColours } from '../../../ui/theme';
 import { lent } from '../later/lent';
 
 const { finenessOf, formatArea, formatLength, goToFace, lengthToSay, planActions, roughly, selectFloor } = lent();
-const { selectRoom, useAppDispatch, useAppSelector } = lent();
+const { capital, selectRoom, stepsInWords, useAppDispatch, useAppSelector } = lent();
 
 /**
  * The plan in words, for whoever does not see it or has no pointer: its rooms, then the walls of the chosen one, then what stands in them. Each is chosen by
@@ -36,9 +36,14 @@ export default function PlanOutline() {
       choose: () => dispatch(planActions.selected({ kind: 'opening', id: on.opening.id, face: face.key })),
     })),
   );
+  const stairs = floor.stairs.map((on) => ({
+    key: on.stair.id,
+    says: `${on.stair.form === 'stairs' ? 'Stairs' : capital(on.stair.form)} ${on.fromAbove ? 'down' : 'up'}, ${stepsInWords(on, units)}`,
+    choose: () => dispatch(planActions.selected({ kind: 'stairs', id: on.stair.id })),
+  }));
   return (
     <View role="navigation" accessibilityLabel={`What is on ${floor.name}`} style={styles.all}>
-      {[...rooms, ...walls, ...openings].map((each) => (
+      {[...rooms, ...stairs, ...walls, ...openings].map((each) => (
         <Line key={each.key} says={each.says} choose={each.choose} />
       ))}
     </View>

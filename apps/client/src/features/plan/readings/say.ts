@@ -4,6 +4,8 @@ import {
   type Reading,
   misclosureInWords,
   misclosuresOn,
+  overBelow,
+  overBelowInWords,
   placeOfReading,
 } from '@velvet-tape/core';
 import type { Command } from '../../../store/store';
@@ -22,6 +24,13 @@ export const sayMisclosure =
       const found = all.find(({ suspects }) =>
         suspects.some(({ reading }) => placeOfReading(reading) === taken || touches(reading, place)),
       );
+      // what closes on its own floor may not stand over the one below
+      const { plan, floor: id } = getState().plan;
+      const off =
+        !found && plan
+          ? overBelow(plan, id).find((each) => each.suspects.some(({ reading }) => placeOfReading(reading) === taken))
+          : null;
+      if (off) dispatch(planActions.said({ text: overBelowInWords(off, floor.plan.job.units), tone: 'refused' }));
       if (found) dispatch(planActions.said({ text: misclosureInWords(found, floor.plan.job.units), tone: 'refused' }));
     };
     if (floor.readings.length <= LARGE) say(misclosuresOn(floor));

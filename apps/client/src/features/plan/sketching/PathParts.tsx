@@ -8,6 +8,7 @@ import { SketchLabel } from '../overlay/SketchLabel';
 import { type Paint, THIN } from '../overlay/paint';
 import { planActions } from '../plan-slice';
 import { aim, backOneCorner, closeOutline, leaveOpen } from './commands';
+import { beginFurther, followBetween, followOn, followsOf, outlinesBeside } from './follow';
 import type { PathProposal } from './path';
 
 export function PathMarks({ proposal: path, colours, px, units }: Paint & { proposal: PathProposal; units: Units }) {
@@ -78,12 +79,42 @@ export function PathActions({ proposal }: { proposal: PathProposal }) {
       {WAYS.map(([icon, says, d]) => (
         <BarIcon key={icon} icon={icon} says={says} onPress={() => dispatch(aim(d))} />
       ))}
+      <FollowBelow proposal={proposal} />
       {corners > 1 && <BarButton label="Leave open" onPress={() => dispatch(leaveOpen)} />}
       <BarButton
         label="Chalk line"
         chosen={chalk}
         onPress={() => dispatch(planActions.choicesMade({ chalk: !chalk }))}
       />
+    </>
+  );
+}
+
+/** Where it stands at a corner of the floor below: on along that. */
+function FollowBelow({ proposal }: { proposal: PathProposal }) {
+  const dispatch = useAppDispatch();
+  const outlines = useAppSelector(outlinesBeside);
+  const { on, further, between } = followsOf(outlines, proposal);
+  if (!on) return null;
+  return (
+    <>
+      <BarButton
+        icon="layers-outline"
+        label="Follow on"
+        says="On along the floor below"
+        onPress={() => dispatch(followOn)}
+      />
+      {further && <BarButton label="Begin one on" onPress={() => dispatch(beginFurther)} />}
+      {between && (
+        <>
+          <BarButton
+            label="Along below"
+            says="This leg along the floor below"
+            onPress={() => dispatch(followBetween(false))}
+          />
+          <BarButton label="Other way round" onPress={() => dispatch(followBetween(true))} />
+        </>
+      )}
     </>
   );
 }

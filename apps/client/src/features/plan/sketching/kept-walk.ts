@@ -11,6 +11,7 @@ const turn = z.object({ degrees: z.number(), read: typed.nullable() });
 const walkSchema = z.object({
   kind: z.literal('walk'),
   start: z.object({ x: z.number(), y: z.number() }),
+  heading: z.number().default(0),
   round: z.enum(['clockwise', 'anticlockwise']),
   lines: z.array(z.object({ turn, length: typed, bow: typed.nullable(), out: z.boolean() })),
   turn,

@@ -39,6 +39,8 @@ export interface WalkLine {
 export interface WalkProposal {
   readonly kind: 'walk';
   readonly start: Point;
+  /** Which way the first wall leads, degrees clockwise from straight right. */
+  readonly heading: number;
   readonly round: 'clockwise' | 'anticlockwise';
   readonly lines: readonly WalkLine[];
   /** Out of the last wall into the one that is typed next. */
@@ -49,9 +51,10 @@ export interface WalkProposal {
   readonly closing: boolean;
 }
 
-export const newWalk = (start: Point, round: WalkProposal['round']): WalkProposal => ({
+export const newWalk = (start: Point, round: WalkProposal['round'], heading = 0): WalkProposal => ({
   kind: 'walk',
   start,
+  heading,
   round,
   lines: [],
   turn: usualTurn(round),
@@ -70,7 +73,7 @@ const legsOf = ({ lines, round }: WalkProposal): WalkLeg[] =>
     bow: (bow?.value ?? 0) * (out === (round === 'clockwise') ? 1 : -1),
   }));
 
-export const cornersOfWalk = (walk: WalkProposal): RingPoint[] => walkedCorners(walk.start, 0, legsOf(walk));
+export const cornersOfWalk = (walk: WalkProposal): RingPoint[] => walkedCorners(walk.start, walk.heading, legsOf(walk));
 export const endOfWalk = (walk: WalkProposal): WalkEnd => walkEnd(cornersOfWalk(walk));
 
 /** The turn that leads into the line that is typed; the first wall has none. */
