@@ -8,7 +8,6 @@ import {
   bodyUnder,
   darkBands,
   deriveFloor,
-  findWalls,
   newPlan,
   ontoPicture,
   pictureLines,
@@ -16,6 +15,7 @@ import {
   toHouse,
   wallsRoundRoom,
 } from '../src';
+import { findWalls } from '../src/underlay/find-walls';
 import { drawnPlan } from './drawn-plans';
 import { apply } from './house';
 

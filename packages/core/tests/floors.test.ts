@@ -15,6 +15,7 @@ import {
   repairPlan,
 } from '../src';
 import { House } from './house';
+import { severalFloors } from '../trials/storeys';
 
 const names = (plan: Plan) => floorsInOrder(plan).map(({ name, level }) => `${level} ${name}`);
 
@@ -128,4 +129,10 @@ test('a document of the version before has floors without a height', () => {
   const { floors, ...rest } = newPlan({ name: 'Old' });
   const old = { ...rest, schema: 8, floors: { ground: { id: 'ground', name: floors['ground']!.name, level: 0 } } };
   expect(readPlan(old)).toEqual({ ok: true, plan: newPlan({ name: 'Old' }) });
+});
+
+test('random houses of several floors keep every promise made for one, and two people on different floors never conflict (trial: storeys)', () => {
+  const { houses, edits, stairs, merges, ...faults } = severalFloors(60, 20_261_129);
+  expect(faults).toMatchObject({ unsound: 0, threw: 0, undone: 0, elsewhere: 0, over: 0, conflicts: 0, seeds: [] });
+  expect([houses, edits > 300, stairs > 20, merges > 20]).toEqual([60, true, true, true]);
 });

@@ -46,12 +46,11 @@ export const gesture = fc.record({
 });
 export type Gesture = typeof gesture extends fc.Arbitrary<infer T> ? T : never;
 
-export function intentOf(plan: Plan, g: Gesture): Intent | null {
-  const floor = 'ground';
+export function intentOf(plan: Plan, g: Gesture, floor = 'ground'): Intent | null {
   const derived = deriveFloor(plan, floor);
   const faces = [...derived.rooms.flatMap((room) => room.faces), ...derived.free];
   const at = { x: g.x * 250 + g.jitter, y: g.y * 250 };
-  if (g.what === 'path' || g.what === 'open' || g.what === 'chalk') return pathOf(g, at);
+  if (g.what === 'path' || g.what === 'open' || g.what === 'chalk') return pathOf(g, at, floor);
   if (g.what === 'arc')
     return {
       kind: 'drawPath',
@@ -147,7 +146,7 @@ export function intentOf(plan: Plan, g: Gesture): Intent | null {
       return { kind: 'transformRooms', floor, rooms: [face.room], motion, copy: g.what === 'copy' };
     }
     case 'beside':
-      return besideOf(face, g);
+      return besideOf(face, g, floor);
     case 'part': {
       // from the middle of a wall to somewhere
       const from = { x: (face.a.x + face.b.x) / 2, y: (face.a.y + face.b.y) / 2 };
@@ -229,7 +228,7 @@ export function intentOf(plan: Plan, g: Gesture): Intent | null {
 }
 
 /** A box that stands beside a wall, overlapping or leaving it by up to 300 mm, at or past its ends. */
-function besideOf(face: WallFace, g: Gesture): Intent {
+function besideOf(face: WallFace, g: Gesture, floor: string): Intent {
   const gap = g.amount / 5;
   const out = rightOf(face.d);
   const along = [0, g.jitter * 5, face.length - g.w * 250, face.length + g.jitter * 5][g.pick % 4]!;
@@ -242,12 +241,12 @@ function besideOf(face: WallFace, g: Gesture): Intent {
   ];
   const level = Math.abs(face.d.x) < 1e-9 || Math.abs(face.d.y) < 1e-9;
   return level
-    ? { kind: 'drawBox', floor: 'ground', a: points[0]!, b: points[2]! }
-    : { kind: 'drawPath', floor: 'ground', points, closed: true };
+    ? { kind: 'drawBox', floor, a: points[0]!, b: points[2]! }
+    : { kind: 'drawPath', floor, points, closed: true };
 }
 
 /** Corner by corner, now and then across itself. */
-function pathOf(g: Gesture, at: { x: number; y: number }): Intent {
+function pathOf(g: Gesture, at: { x: number; y: number }, floor: string): Intent {
   const legs = 2 + (g.pick % 5);
   const points = [at];
   for (let i = 0; i < legs; i += 1) {
@@ -256,7 +255,7 @@ function pathOf(g: Gesture, at: { x: number; y: number }): Intent {
     const length = i % 2 === 0 ? g.w * 250 : g.h * 250;
     points.push({ x: last.x + Math.cos(turn) * length, y: last.y + Math.sin(turn) * length + (i % 3) * g.jitter });
   }
-  return { kind: 'drawPath', floor: 'ground', points, closed: g.what === 'path', chalk: g.what === 'chalk' };
+  return { kind: 'drawPath', floor, points, closed: g.what === 'path', chalk: g.what === 'chalk' };
 }
 
 export function play(gestures: readonly Gesture[], each: (before: Plan, after: Plan) => void): Plan {

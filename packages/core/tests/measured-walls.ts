@@ -1,4 +1,4 @@
-import { findWalls } from '../src/underlay';
+import { findWalls } from '../src/underlay/find-walls';
 import { drawnPlan } from './drawn-plans';
 import { scoreOf } from './wall-scores';
 

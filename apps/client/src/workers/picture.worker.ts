@@ -1,6 +1,7 @@
 // only the room of the core it needs: a worker comes whole, nothing is left out of it
 import type { Colour, Flattening, FoundWalls, Grey, Progress } from '@velvet-tape/core';
-import { findWalls, flattenPhoto, greyOf } from '@velvet-tape/core/underlay';
+import { flattenPhoto, greyOf } from '@velvet-tape/core/underlay';
+import { findWalls } from '@velvet-tape/core/underlay/find-walls';
 import { expose, transfer } from 'comlink';
 
 /** A picture ready to be kept. */

@@ -1,5 +1,6 @@
 export * from './calibration';
-export * from './find-walls';
+// what finds walls is large, and used in a worker only: it is to be had by its own name (underlay/find-walls)
+export type { FoundWall, FoundWalls } from './find-walls';
 export * from './flatten';
 export * from './homography';
 export * from './placement';
