@@ -18,7 +18,7 @@ test('a room and the room beside it are measured by touch, from first tap to fil
 
   // 1 jobs
   await page.goto('/');
-  await expect(page.getByRole('link', { name: /^Ferry House, 8 rooms/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Ferry House, 12 rooms/ })).toBeVisible();
   await expect(page.getByRole('link', { name: /^Quince Cottage sewing room, 2 rooms, .* ft²/ })).toBeVisible();
   await page.getByText('New job').tap();
   await page.getByLabel('Name (can wait)').fill('Tollgate 🏠');

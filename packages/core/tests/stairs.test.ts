@@ -11,6 +11,7 @@ import {
   drawFloor,
   flattened,
   intersection,
+  hitAt,
   inverse,
   leastHeadroom,
   newPlan,
@@ -471,4 +472,23 @@ test('the line over the nosings is level on a landing and climbs on the flights'
     1, 2, 5, 5, 5,
   ]);
   expect(deriveFloor(house.plan, 'ground').stairs).toHaveLength(1);
+});
+
+test('a finger on stairs beside a wall has hold of the stairs, one at the wall itself of the wall', () => {
+  const { house } = twoFloors();
+  const id = house.do(
+    add([
+      { x: 3000, y: 450 },
+      { x: 7000, y: 450 },
+    ]),
+  )!;
+  const at = (y: number) => {
+    const hit = hitAt(house.floor, { x: 5000, y }, 500);
+    return hit.kind === 'stairs' ? hit.on.stair.id : hit.kind;
+  };
+  expect([at(700), at(400), at(60), at(-100)]).toEqual([id, id, 'wall', 'wall']);
+  // above it is there where the floor is open
+  const upper = house.on(Object.keys(house.plan.floors).find((each) => each !== 'ground')!);
+  expect(hitAt(upper, { x: 5000, y: 600 }, 100).kind).toBe('stairs');
+  expect(hitAt(upper, { x: 3100, y: 600 }, 100).kind).toBe('room');
 });

@@ -7,6 +7,7 @@ import { falseStretches } from './pictures';
 import { carryUp } from './carry';
 import { calibration, cleanFloors, power, slips } from './readings';
 import { measured } from '../tests/measured-walls';
+import { severalFloors } from './storeys';
 import { tilePlans } from './tiling';
 
 /**
@@ -25,6 +26,7 @@ const trials: Record<string, Trial> = {
   pictures: { usual: 5000, run: falseStretches },
   walls: { usual: 40, run: walls },
   tiling: { usual: 10_000, run: tilePlans },
+  storeys: { usual: 2_000, run: severalFloors },
   carry: { usual: 2_000, run: carryUp },
 };
 

@@ -6,6 +6,7 @@ import {
   type Plan,
   type Point,
   type RoomColour,
+  type StairChange,
   type Value,
   type WallFace,
   applyEdit,
@@ -125,6 +126,25 @@ export class DemoBuilder {
     const room = this.do({ kind: 'drawPath', floor: this.floor, points: [from, to], closed: false, chalk: true });
     this.do({ kind: 'nameRoom', room, name });
     return room;
+  }
+
+  /** A wall across a room; the smaller part is the new room. */
+  divide(name: string, from: Point, to: Point): string {
+    const room = this.do({ kind: 'drawPath', floor: this.floor, points: [from, to], closed: false });
+    this.do({ kind: 'nameRoom', room, name });
+    return room;
+  }
+
+  /** Stairs up from this floor, drawn as one walks up them. */
+  stairs(path: readonly Point[], change: StairChange = {}): string {
+    const stair = this.do({ kind: 'addStairs', floor: this.floor, form: 'stairs', path });
+    this.do({ kind: 'changeStairs', stair, change });
+    return stair;
+  }
+
+  /** What comes next is built on this floor. */
+  goTo(floor: string): void {
+    this.floor = floor;
   }
 
   /** A diagonal from one inside corner of a room to another, counted clockwise; a negative number counts from the last. */

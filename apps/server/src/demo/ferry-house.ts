@@ -119,5 +119,53 @@ export function ferryHouse(cellar: PictureOnPaper): { id: string; plan: Plan } {
   build.height(vault, '2.05');
   build.tape(vault, 'right', '3.405');
   build.lock(photo);
+  // up to the kitchen by a stair as steep as old cellar stairs are
+  build.stairs(
+    [
+      { x: 3265, y: 7230 },
+      { x: 3265, y: 5000 },
+    ],
+    { width: 700, risers: 11, going: 190, turn: 270, open: true, nosing: 30, rail: 'left' },
+  );
+  upperFloor(build, { hall, waiting, kitchen });
   return { id: 'ferry-house', plan: build.plan };
+}
+
+/** Two bedrooms, a landing and a place for linen over the hall, the waiting room and the kitchen; the bay, the round wall and the lean-to stay below. */
+function upperFloor(build: DemoBuilder, below: { hall: string; waiting: string; kitchen: string }): void {
+  build.goTo('ground');
+  const [hall, waiting] = [build.face(below.hall, 'right'), build.face(below.waiting, 'right')];
+  const kitchen = build.face(below.kitchen, 'bottom');
+  const first = { x: build.face(below.hall, 'top').a.x, y: hall.a.y };
+  build.stairs(
+    [
+      { x: 2085, y: 450 },
+      { x: hall.a.x - 450, y: 450 },
+      { x: hall.a.x - 450, y: 1900 },
+    ],
+    { turns: [{ after: 10, angle: 90, by: 'winders' }] },
+  );
+  build.addFloor('above', 'Upper floor');
+  const landing = build.outline('Landing', [
+    first,
+    { x: waiting.a.x, y: first.y },
+    { x: waiting.a.x, y: waiting.b.y },
+    { x: hall.b.x, y: waiting.b.y },
+    { x: hall.b.x, y: kitchen.a.y },
+    { x: first.x, y: kitchen.a.y },
+  ]);
+  const river = build.divide('River bedroom', { x: first.x, y: hall.b.y + 50 }, { x: hall.b.x, y: hall.b.y + 50 });
+  const garden = build.divide('Garden bedroom', { x: hall.b.x + 50, y: first.y }, { x: hall.b.x + 50, y: hall.b.y });
+  const linen = build.divide('Linen room', { x: 1900, y: first.y }, { x: 1900, y: hall.b.y });
+  for (const room of [landing, river, garden, linen]) build.height(room, '2.35');
+  build.tape(garden, 'top', '3.77');
+  build.tape(garden, 'right', '4.06');
+  build.tape(river, 'left', '3.23');
+  build.opening('hinged door', river, 'top', '3.40');
+  build.opening('hinged door', garden, 'left', '0.60');
+  build.opening('hinged door', linen, 'right', '2.40', { width: '0.73' });
+  const casement = { width: '1.00', height: '1.10', sill: '0.90' };
+  build.opening('side-hung window', river, 'left', '1.05', casement);
+  build.opening('side-hung window', garden, 'top', '1.30', casement);
+  build.opening('side-hung window', linen, 'left', '1.50', { ...casement, width: '0.60' });
 }

@@ -6,8 +6,6 @@ import { type Slip, slipOf } from '../trueup/slips';
 import { formatLength, formatSize } from '../units';
 import { type DerivedFloor, type WallFace, deriveFloor } from './derive-floor';
 
-/** How exactly outer walls usually stand over each other, mm (a standard deviation; common practice, no source). */
-export const USUAL_OVER_BELOW = 20;
 /** At 1 % of chance a wall that stands right is off by more than so many standard deviations (normal distribution, from memory). */
 const LIMIT = 2.576;
 /** Walls farther off each other than this do not belong together, mm. */
@@ -49,14 +47,14 @@ const outerWalls = onceFor((floor: DerivedFloor): readonly Outer[] =>
 );
 
 /**
- * The outer walls of a floor are held against those of the floor below as a weak observation: they stand over each other to within the floor's standard
+ * The outer walls of a floor that was carried up, or of which that was chosen, are held against those of the floor below as a weak observation: they stand over each other to within the floor's standard
  * deviation, measured between their outer faces, as walls get thinner upwards on the inside. It moves nothing; what is farther off than chance
  * would bring about, and rests on readings, is said.
  */
 export function overBelow(plan: Plan, id: Id): readonly OverBelow[] {
   const beneath = floorBeside(plan, id, 'below');
-  const deviation = plan.floors[id]?.overBelow ?? USUAL_OVER_BELOW;
-  if (!beneath || deviation === 0) return [];
+  const deviation = plan.floors[id]?.overBelow ?? null;
+  if (!beneath || deviation === null) return [];
   const floor = deriveFloor(plan, id);
   const walls = outerWalls(deriveFloor(plan, beneath.id));
   return outerWalls(floor).flatMap((outer): OverBelow[] => {

@@ -1,5 +1,6 @@
 import { type Draft, Refusal } from '../plan/draft';
-import { type Id, type Plan, type Reading, type Wall, cornersOfReading } from '../plan/plan';
+import { type Id, type Plan, type Reading, USUAL_OVER_BELOW, type Wall, cornersOfReading } from '../plan/plan';
+import { floorBeside } from '../plan/storeys';
 import { networkBefore } from '../rooms';
 import { runOfReading } from '../walls';
 import { edit } from './edit';
@@ -58,6 +59,10 @@ function carryFloor(draft: Draft, { from, to, walls, openings, solids, stairs = 
   for (const reading of draft.on('readings', to))
     draft.put('readings', { ...reading, note: [`Carried from ${source.name}.`, reading.note].join(' ').trim() });
   const asTheyWere = new Set(draft.on('readings', to).map(({ id }) => id));
+  // what came from the floor next to it stands over that
+  const upper = target.level > source.level ? target : source;
+  if (floorBeside(draft, upper.id, 'below')?.id === (upper === target ? from : to) && upper.overBelow === null)
+    draft.put('floors', { ...upper, overBelow: USUAL_OVER_BELOW });
   settle(draft, to, { changed: copies.values(), asTheyWere });
 }
 

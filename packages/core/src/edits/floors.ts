@@ -22,7 +22,7 @@ export interface ChangeFloor {
   readonly height?: number | null;
   /** Between its ceiling and the floor above, mm; null: what is usual. */
   readonly buildUp?: number | null;
-  /** Standard deviation of its outer walls over those below, mm; 0: they are not held against them; null: what is usual. */
+  /** Standard deviation of its outer walls over those below, mm; null: they are not held against them. */
   readonly overBelow?: number | null;
   readonly hidden?: boolean;
 }
@@ -68,8 +68,8 @@ function changeFloor(draft: Draft, { floor, name, height, buildUp, overBelow, hi
   const own = requireFloor(draft, floor);
   if (typeof height === 'number') requireHeight(height);
   if (typeof buildUp === 'number') requireBuildUp(buildUp);
-  if (typeof overBelow === 'number' && !(overBelow >= 0 && overBelow <= LOOSEST))
-    throw new Refusal('Walls stand over those below to within 0 to 500 mm.');
+  if (typeof overBelow === 'number' && !(overBelow > 0 && overBelow <= LOOSEST))
+    throw new Refusal('Walls stand over those below to within 1 to 500 mm.');
   const called = name === undefined ? own.name : requireName(name);
   if (called === '') throw new Refusal('A floor needs a name.');
   draft.put('floors', {

@@ -132,7 +132,8 @@ function placed(
       best = { off, turn, at: off <= atWall ? moved(at, rightOf(d), width / 2 - offOf(face.course, at)) : at };
   }
   const { at: found = at, turn = drawn ?? 0 } = (best as { at: Point; turn: number } | null) ?? {};
-  return { at: found, turn: Math.round(turn * 10) / 10 };
+  // 0 − 0 is 0
+  return { at: found, turn: Math.round(turn * 10) / 10 + 0 };
 }
 
 const angleOf = (a: Point, b: Point): number => (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI;

@@ -1,4 +1,4 @@
-import { lastFor } from '../memory';
+import { sameEntity } from './changes';
 import {
   COLLECTIONS,
   type CollectionName,
@@ -6,6 +6,7 @@ import {
   type Entity,
   type Floor,
   type Id,
+  NEW_FLOOR,
   type Plan,
   isSeenOn,
 } from './plan';
@@ -40,7 +41,8 @@ export function floorPlan(plan: Plan, floor: Id): Plan {
 const isStill = (plan: Plan, floor: Id, { own, from }: { own: Plan; from: Plan }): boolean =>
   plan.job === own.job &&
   COLLECTIONS.every(
-    (name) => (name !== 'floors' && plan[name] === from[name]) || same(own[name], on(plan, name, floor)),
+    (name) =>
+      (name !== 'floors' && plan[name] === from[name]) || same(own[name], on(plan, name, floor), name === 'floors'),
   );
 
 const partOf = (plan: Plan, floor: Id): Plan => ({
@@ -56,19 +58,24 @@ function on(plan: Plan, name: CollectionName, floor: Id): Entity[] {
   return Object.values<Entity>(plan[name]).filter((entity) => isSeenOn(name, entity, plan, floor));
 }
 
-const lastHigh = lastFor<Floor, Floor>();
-
 /**
- * A floor with its height where that follows from its rooms, which are not seen from another floor: of those that bear `seenFrom`, or lie between it and the
- * ground. What is higher up is nothing to it.
+ * What another floor is to this one: where it lies, and how high it is where it bears this one, or lies between it and the ground, though that follows from rooms
+ * that are not seen from here. What it is called, and what is higher up, is nothing to it.
  */
 function withHeight(plan: Plan, floor: Floor, seenFrom: Id): Floor {
-  if (floor.height !== null || floor.level > Math.max(plan.floors[seenFrom]!.level, -1)) return floor;
-  const height = floorHeight(plan, floor.id);
-  return lastHigh(floor, [height], () => ({ ...floor, height }));
+  const bears = floor.level <= Math.max(plan.floors[seenFrom]!.level, -1);
+  const height = bears ? floorHeight(plan, floor.id) : null;
+  if (floor.id === seenFrom) return { ...floor, height };
+  return { ...floor, ...NEW_FLOOR, name: '', height, buildUp: bears ? floor.buildUp : null };
 }
 
-function same(own: Readonly<Record<Id, Entity>>, now: readonly Entity[]): boolean {
+/** The very same things; floors, of which each plan has its own, when they say the same. */
+function same(own: Readonly<Record<Id, Entity>>, now: readonly Entity[], byValue: boolean): boolean {
   const ids = Object.keys(own);
-  return ids.length === now.length && now.every((entity, i) => entity.id === ids[i] && own[entity.id] === entity);
+  return (
+    ids.length === now.length &&
+    now.every(
+      (entity, i) => entity.id === ids[i] && (byValue ? sameEntity(own[entity.id], entity) : own[entity.id] === entity),
+    )
+  );
 }

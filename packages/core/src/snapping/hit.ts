@@ -19,20 +19,24 @@ export type Hit =
 export function hitAt(derived: DerivedFloor, p: Point, reach: number): Hit {
   const solid = derived.solids.find(({ ring }) => ringContains(ring, p));
   if (solid) return { kind: 'solid', standing: solid };
+  // from above only what is seen through the opening is there to be touched
+  const stairs = derived.stairs.find(({ fromAbove, outline, opening }) =>
+    surfaceContains(fromAbove ? opening : outline, p),
+  );
+  // beside a wall they are hit before it, unless the finger is at the wall itself
+  if (stairs && !faceAt(derived, p, AT_WALL * reach)) return { kind: 'stairs', on: stairs };
   const face = faceAt(derived, p, reach);
   if (face) {
     const along = alongOf(face.course, p);
     const on = face.openings.find((o) => along >= o.from - reach / 2 && along <= o.to + reach / 2);
     return on ? { kind: 'opening', face, on } : { kind: 'wall', face };
   }
-  // from above only what is seen through the opening is there to be touched
-  const stairs = derived.stairs.find(({ fromAbove, outline, opening }) =>
-    surfaceContains(fromAbove ? opening : outline, p),
-  );
-  if (stairs) return { kind: 'stairs', on: stairs };
   const room = derived.rooms.find((r) => surfaceContains(r.outline.rings, p));
   return room ? { kind: 'room', room } : { kind: 'nothing' };
 }
+
+/** As a share of a finger's reach. */
+const AT_WALL = 0.35;
 
 /** The wall under a point, as one of its faces; null when there is none within `reach` mm. */
 export function faceAt(derived: DerivedFloor, p: Point, reach: number): WallFace | null {

@@ -13,11 +13,14 @@ export interface Floor {
   readonly height: number | null;
   /** What lies between its ceiling and the floor above, mm; null: what is usual. */
   readonly buildUp: number | null;
-  /** How exactly its outer walls stand over those of the floor below, mm (a standard deviation); null: as is usual; 0: not held against them. */
+  /** How exactly its outer walls stand over those of the floor below, mm (a standard deviation); null: they are not held against them. */
   readonly overBelow: number | null;
   /** Left out where floors are seen together. */
   readonly hidden: boolean;
 }
+
+/** How exactly outer walls that were carried up stand over those below, mm (a standard deviation; common practice, no source). */
+export const USUAL_OVER_BELOW = 20;
 
 /** What of a floor is not known when it is made. */
 export const NEW_FLOOR = { height: null, buildUp: null, overBelow: null, hidden: false } as const;
@@ -42,7 +45,7 @@ export const floorKind: Kind<Floor, object> = {
     level: z.int().min(-100).max(200),
     height: millimetres.positive().nullable(),
     buildUp: millimetres.positive().nullable(),
-    overBelow: millimetres.nullable(),
+    overBelow: millimetres.positive().nullable(),
     hidden: z.boolean(),
   }),
   floorOf: (floor) => floor.id,

@@ -19,8 +19,8 @@ export const stairsKind: ChosenKind<Of<'stairs'>> = {
     return [
       field('width', long(stair.width)),
       ...(stepped ? [field('risers', String(steps.risers))] : []),
-      field('going', stepped ? formatSize(steps.going, units) : long(steps.going), stepped ? 'Going' : 'Length'),
-      ...(stair.form === 'hatch' ? [] : [field('rise', long(steps.rise), stepped ? 'Floor to floor' : 'Rise')]),
+      field('going', long(steps.going), stepped ? 'Going' : 'Length'),
+      ...(stair.form === 'hatch' ? [] : [field('rise', long(steps.rise), stepped ? 'Total rise' : 'Rise')]),
       ...(turns ? [field('after', `${steps.flights[0]! + 1}`)] : []),
       ...(stair.form === 'spiral' || stair.turns.some(({ angle }) => Math.abs(angle) > 170)
         ? [field('well', formatSize(stair.well, units))]

@@ -84,12 +84,12 @@ export default function FloorsList(_: { floor: DerivedFloor }) {
   );
 }
 
-/** How exactly outer walls are held to stand over those below (a standard deviation), mm and as said in inches; null is the usual. */
+/** How exactly outer walls are held to stand over those below (a standard deviation), mm and as said in inches; null: not. */
 const HELD = [
   [5, '1/4″'],
-  [null, '3/4″'],
+  [20, '3/4″'],
   [60, '2 1/2″'],
-  [0, ''],
+  [null, ''],
 ] as const;
 
 const VIEWS = [
@@ -200,8 +200,8 @@ function Row({ floor, on, carry }: RowProps) {
               <ListBar>
                 {HELD.map(([mm, imperial]) => (
                   <BarButton
-                    key={mm ?? 'usual'}
-                    label={mm === 0 ? 'Not held' : units === 'metric' ? `${mm ?? 20} mm` : imperial}
+                    key={mm ?? 'not'}
+                    label={mm === null ? 'Not held' : units === 'metric' ? `${mm} mm` : imperial}
                     chosen={held === mm}
                     onPress={() => dispatch(edit({ kind: 'changeFloor', floor: id, overBelow: mm }))}
                   />

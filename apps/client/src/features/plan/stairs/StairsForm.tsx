@@ -35,7 +35,7 @@ export default function StairsForm() {
     form === name &&
     (name !== 'stairs' ||
       (angle === null ? turns.length === 0 : turns.length === 1 && Math.abs(last!.angle) === angle));
-  const other = by === 'landing' ? 'winders' : 'landing';
+  const winding = by === 'winders';
   return (
     <Tiles>
       {FORMS.map(([label, icon, name, angle]) => (
@@ -57,9 +57,9 @@ export default function StairsForm() {
       )}
       {form === 'stairs' && turns.length > 0 && (
         <Tile
-          icon={other === 'winders' ? 'angle-acute' : 'square-outline'}
-          label={other === 'winders' ? 'Winders' : 'Landings'}
-          onPress={change({ turns: turns.map((each) => ({ ...each, by: other })) })}
+          icon={winding ? 'square-outline' : 'angle-acute'}
+          label={winding ? 'Landings' : 'Winders'}
+          onPress={change({ turns: turns.map((each) => ({ ...each, by: winding ? 'landing' : 'winders' })) })}
         />
       )}
       {form === 'stairs' && turns.length < 6 && (
