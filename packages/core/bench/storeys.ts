@@ -1,4 +1,14 @@
-import { type Id, type Intent, type Plan, applyEdit, deriveFloor, drawFloor, floorsInOrder, previewEdit } from '../src';
+import {
+  type Id,
+  type Intent,
+  type Plan,
+  applyEdit,
+  deriveFloor,
+  drawFloor,
+  floorsInOrder,
+  partedFloor,
+  previewEdit,
+} from '../src';
 
 const STYLE = { lettering: 125, units: 'metric' } as const;
 const FLOORS = 4;
@@ -10,7 +20,7 @@ const done = (plan: Plan, intent: Intent, seed: string): Plan => {
 };
 
 /** A floor copied above itself, rooms, stairs and all, till there are so many. */
-function storeys(floor: Plan, count: number): Plan {
+export function storeys(floor: Plan, count: number): Plan {
   let plan = done(
     floor,
     {
@@ -51,9 +61,15 @@ function works(plan: Plan, floor: Id): { drag: Work; read: Work } {
   drawFloor(derived, STYLE);
   const { key, from, to, length } = derived.rooms[Math.floor(derived.rooms.length / 2)]!.faces[0]!;
   const drag = (i: number) => {
-    const result = previewEdit(plan, { kind: 'moveWall', floor, face: key, by: 10 + (i % 50) * 5 }, 'd');
+    const { result, near } = previewEdit(
+      plan,
+      floor,
+      { kind: 'moveWall', floor, face: key, by: 10 + (i % 50) * 5 },
+      'd',
+    );
     if (!result.ok) throw new Error(result.reason);
-    drawFloor(deriveFloor(result.plan, floor), STYLE);
+    const part = near && partedFloor(plan, floor, result.plan, near)?.part;
+    drawFloor(part ?? deriveFloor(result.plan, floor), { ...STYLE, part: Boolean(part) });
   };
   const read = (i: number) => {
     const value = length + (i % 20);

@@ -1,4 +1,4 @@
-import { COLLECTIONS, KINDS, type Plan, wallsOf } from '../plan/plan';
+import { COLLECTIONS, type Id, KINDS, type Plan, wallsOf } from '../plan/plan';
 import { referenceProblems, roomProblems } from './problems';
 
 /**
@@ -17,13 +17,23 @@ export function unsoundness(before: Plan, after: Plan): string | null {
   const [problem] = referenceProblems(after);
   if (problem) return problem;
   for (const floor of Object.keys(after.floors)) {
-    const walls = wallsOf(after, floor);
-    const old = wallsOf(before, floor);
-    const same =
-      after.corners === before.corners && walls.length === old.length && walls.every((wall, i) => wall === old[i]);
-    if (same && after.rooms === before.rooms) continue;
+    if (isUntouched(before, after, floor)) continue;
     const [lost] = roomProblems(after, floor);
     if (lost) return lost;
   }
   return null;
 }
+
+/** Are the walls of a floor, with their corners, and its rooms the very same? */
+function isUntouched(before: Plan, after: Plan, floor: Id): boolean {
+  const [walls, old] = [wallsOf(after, floor), wallsOf(before, floor)];
+  const still = (id: Id) => after.corners[id] === before.corners[id];
+  return (
+    walls.length === old.length &&
+    walls.every((wall, i) => wall === old[i] && still(wall.start) && still(wall.end)) &&
+    (after.rooms === before.rooms || roomsOf(after, floor).every((room) => before.rooms[room.id] === room)) &&
+    (after.rooms === before.rooms || roomsOf(before, floor).every((room) => Object.hasOwn(after.rooms, room.id)))
+  );
+}
+
+const roomsOf = ({ rooms }: Plan, floor: Id) => Object.values(rooms).filter((room) => room.floor === floor);
