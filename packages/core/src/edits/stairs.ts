@@ -123,7 +123,11 @@ function placed(
     if (along < -width || along > face.length + width) continue;
     const d = headingAt(face.course, 0);
     const way = (Math.atan2(d.y, d.x) * 180) / Math.PI;
-    const turns = drawn === null ? [way] : [way, way + 180].filter((each) => apart(each, drawn) <= ALONG_WALL);
+    // put down by a tap they go the way in which there is more room
+    const turns =
+      drawn === null
+        ? [along <= face.length / 2 ? way : way + 180]
+        : [way, way + 180].filter((each) => apart(each, drawn) <= ALONG_WALL);
     const [turn] = turns;
     if (turn === undefined) continue;
     // the room is at the right hand of the face

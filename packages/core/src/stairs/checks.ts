@@ -64,6 +64,8 @@ const US_SPIRAL: Limits = {
   going: [171.45, Infinity],
   width: 660.4,
 };
+/** A small private spiral may be 600 mm wide (BS 5395-2, from memory). */
+const SPIRAL = { width: 600, widthSource: 'BS 5395-2' };
 /** The steepest a ramp may be: 1 in 12 (Approved Document M; ADA 405.2; from memory). */
 const GRADIENT = 12;
 /** Figures that differ by less say the same, mm. */
@@ -83,7 +85,8 @@ export function stairChecks(on: StairOnFloor, floor: DerivedFloor): readonly Sta
 }
 
 function stepChecks({ stair, steps }: StairOnFloor, rule: StairRule, units: Units): StairCheck[] {
-  const limits = rule === 'US' && stair.form === 'spiral' ? US_SPIRAL : LIMITS[rule];
+  const spiral = stair.form === 'spiral';
+  const limits: Limits = !spiral ? LIMITS[rule] : rule === 'US' ? US_SPIRAL : { ...LIMITS[rule], ...SPIRAL };
   const { riser, going } = steps;
   const { source } = limits;
   const mm = (value: number) => ofStep(value, units);

@@ -34,12 +34,14 @@ interface Props {
   says: string;
   /** Outlines that are marked, mm. */
   marked?: readonly Ring[];
+  /** Those of rooms, tinted under their names, mm. */
+  tinted?: readonly Ring[];
   /** A place was tapped, mm; how far that may miss. */
   tapped?(at: Point, reach: number): void;
 }
 
 /** A floor drawn to fill its place, to be looked at, or to choose on. */
-export function FloorPicture({ plan, floor, height, box: part, says, marked = [], tapped }: Props) {
+export function FloorPicture({ plan, floor, height, box: part, says, marked = [], tinted = [], tapped }: Props) {
   const colours = useColours();
   const [width, setWidth] = useState(0);
   const drawn = useMemo(() => {
@@ -72,6 +74,15 @@ export function FloorPicture({ plan, floor, height, box: part, says, marked = []
             {drawn.marks.map((mark) => (
               <MarkView key={`${mark.key}/${mark.role}`} mark={mark} colours={colours} lettering={drawn.lettering} />
             ))}
+            {tinted.length > 0 && (
+              <Path
+                testID="tinted"
+                d={pathData(tinted, true)}
+                fill={colours.brass}
+                fillOpacity={0.3}
+                fillRule="evenodd"
+              />
+            )}
             {marked.length > 0 && (
               <Path
                 testID="marked"

@@ -26,7 +26,11 @@ export const stairsKind: ChosenKind<Of<'stairs'>> = {
         ? [field('well', formatSize(stair.well, units))]
         : []),
       ...(stepped && opening.length > 0 ? [field('from', long(openFrom))] : []),
-      field('turn', `${decimals(way, 0)}°`, 'Way up'),
+      field(
+        'turn',
+        `${decimals(Math.abs(way), 0)}°${way === 0 || way === -180 ? '' : way > 0 ? ' right' : ' left'}`,
+        'Way up',
+      ),
     ];
   },
   typed: (_, name, { value }, { id }) => {

@@ -1,4 +1,4 @@
-import type { Plan, Point } from '@velvet-tape/core';
+import type { Course, Plan, Point } from '@velvet-tape/core';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
@@ -7,7 +7,7 @@ import { useColours } from '../../../ui/theme';
 import { ListBar } from '../later/ListPanel';
 import { lent } from '../later/lent';
 
-const { FloorPicture, deriveFloor, distanceToCourse, edit, floorBeside, planActions, useAppDispatch, wallsToCarry } =
+const { FloorPicture, alongOf, deriveFloor, edit, floorBeside, hitAt, planActions, useAppDispatch, wallsToCarry } =
   lent();
 
 interface Props {
@@ -17,59 +17,88 @@ interface Props {
   done(): void;
 }
 
-/** What continues on the next floor, chosen on a picture of this one: outer and party walls to begin with, any other by a tap. */
+/**
+ * What continues on the next floor, chosen on a picture of this one: to begin with outer and party walls, what stands solid against them, and going up the stairs; any wall, room, opening,
+ * column or flight of stairs by a tap. A room has its walls with it, an opening its wall; without its wall nothing stays.
+ */
 export function Carry({ plan, from, side, done }: Props) {
   const dispatch = useAppDispatch();
   const colours = useColours();
   const floor = deriveFloor(plan, from);
-  const [chosen, choose] = useState<ReadonlySet<string>>(() => new Set(wallsToCarry(plan, from)));
-  const [withOpenings, takeOpenings] = useState(false);
-  const goingUp =
-    side === 'above'
-      ? floor.stairs.filter(({ stair, fromAbove }) => !fromAbove && stair.form !== 'ramp' && stair.form !== 'hatch')
-      : [];
-  const [withStairs, takeStairs] = useState(true);
+  const walls = floor.network.walls.map(({ id }) => id);
+  const rooms = floor.rooms.map(({ room }) => room.id);
+  const openings = floor.openings.map(({ id }) => id);
+  const goingUp = floor.stairs.flatMap(({ stair, fromAbove }) =>
+    fromAbove || side === 'below' || stair.form === 'ramp' ? [] : [stair.id],
+  );
+  const against = (id: string) =>
+    floor.solids.flatMap(({ solid }) => (solid.stand.kind === 'wall' && solid.stand.wall === id ? [solid.id] : []));
+  const usual = () => {
+    const outer = wallsToCarry(plan, from);
+    return new Set([...outer, ...outer.flatMap(against), ...goingUp]);
+  };
+  const [chosen, choose] = useState<ReadonlySet<string>>(usual);
   const target = floorBeside(plan, from, side);
-  const all = floor.network.walls.map(({ id }) => id);
-  const tapped = (p: Point, reach: number) => {
-    const near = floor.network.walls
-      .map(({ id }) => {
-        const half = floor.network.half(id, true);
-        return { id, off: distanceToCourse(half.course, p) - Math.max(half.left, half.right) };
-      })
-      .filter(({ off }) => off <= reach)
-      .sort((a, b) => a.off - b.off)[0];
-    if (!near) return;
+  const wallsOfRoom = (id: string) =>
+    floor.rooms
+      .filter(({ room }) => room.id === id)
+      .flatMap(({ outline }) => outline.runs.flatMap(({ halves }) => halves.map(({ wall }) => wall.id)));
+  /** What of a thing must come too, and what can't stay without it. */
+  const needs = (id: string): readonly string[] => {
+    const opening = floor.openings.find((each) => each.id === id);
+    const solid = floor.solids.find((each) => each.solid.id === id)?.solid;
+    if (opening) return [opening.wall];
+    return solid?.stand.kind === 'wall' ? [solid.stand.wall] : wallsOfRoom(id);
+  };
+  const hangsOn = (id: string) =>
+    [...openings, ...rooms, ...floor.solids.map(({ solid }) => solid.id)].filter((each) => needs(each).includes(id));
+  const toggle = (id: string) => {
     const next = new Set(chosen);
-    if (!next.delete(near.id)) next.add(near.id);
+    if (next.delete(id)) for (const each of hangsOn(id)) next.delete(each);
+    else for (const each of [id, ...needs(id)]) next.add(each);
     choose(next);
   };
+  const tapped = (p: Point, reach: number) => {
+    const hit = hitAt(floor, p, reach);
+    if (hit.kind === 'wall') {
+      const { halves } = hit.face;
+      const near = halves.find(({ course }) => alongIn(course, p)) ?? halves[0]!;
+      toggle(near.wall.id);
+    } else if (hit.kind === 'opening') toggle(hit.on.opening.id);
+    else if (hit.kind === 'solid') toggle(hit.standing.solid.id);
+    else if (hit.kind === 'room') toggle(hit.room.room.id);
+    else if (hit.kind === 'stairs' && goingUp.includes(hit.on.stair.id)) toggle(hit.on.stair.id);
+  };
+  const of = (ids: readonly string[]) => ids.filter((id) => chosen.has(id));
   const carry = () => {
     const added = target ? null : dispatch(edit({ kind: 'addFloor', of: from, side }));
     const to = target?.id ?? (added?.ok ? added.made : null);
     if (!to) return;
-    const openings = withOpenings ? floor.openings.filter(({ wall }) => chosen.has(wall)).map(({ id }) => id) : [];
-    const solids = floor.solids.flatMap(({ solid: { id, stand } }) =>
-      stand.kind === 'wall' && chosen.has(stand.wall) ? [id] : [],
-    );
-    if (
-      !dispatch(
-        edit({
-          kind: 'carryFloor',
-          from,
-          to,
-          walls: [...chosen],
-          openings,
-          solids,
-          stairs: withStairs ? goingUp.map(({ stair }) => stair.id) : [],
-          rooms: [],
-        }),
-      ).ok
-    )
-      return;
+    const solids = of(floor.solids.map(({ solid }) => solid.id));
+    const named = { walls: of(walls), openings: of(openings), solids, stairs: of(goingUp), rooms: of(rooms) };
+    if (!dispatch(edit({ kind: 'carryFloor', from, to, ...named })).ok) return;
     dispatch(planActions.listed(null));
     dispatch(planActions.floorChosen(to));
   };
+  const [wallsOn, openingsOn] = [of(walls), of(openings)];
+  const doorsOf = openings.filter((id) => wallsOn.includes(needs(id)[0]!));
+  const all = [...walls, ...rooms, ...openings, ...floor.solids.map(({ solid }) => solid.id), ...goingUp];
+  const marked = [
+    ...floor.bodies.filter(({ wall }) => chosen.has(wall.id)).map(({ ring }) => ring),
+    ...floor.solids.filter(({ solid }) => chosen.has(solid.id)).map(({ ring }) => ring),
+  ];
+  const tinted = [
+    ...floor.rooms.filter(({ room }) => chosen.has(room.id)).flatMap(({ outline }) => outline.rings),
+    ...floor.stairs
+      .filter(({ stair }) => goingUp.includes(stair.id) && chosen.has(stair.id))
+      .flatMap((on) => on.outline),
+  ];
+  const counts = [
+    [of(rooms).length, 'room', 'rooms'],
+    [openingsOn.length, 'opening', 'openings'],
+    [of(goingUp).length, 'flight of stairs', 'flights of stairs'],
+  ] as const;
+  const also = counts.flatMap(([n, one, many]) => (n > 0 ? [`, ${n} ${n === 1 ? one : many}`] : [])).join('');
   const name = target?.name ?? (side === 'above' ? 'a new floor above' : 'a new floor below');
   return (
     <ScrollView contentContainerStyle={styles.all} tabIndex={0}>
@@ -77,34 +106,41 @@ export function Carry({ plan, from, side, done }: Props) {
         plan={plan}
         floor={from}
         height={320}
-        says={`Plan of ${floor.name}: tap a wall to choose it`}
-        marked={floor.bodies.filter(({ wall }) => chosen.has(wall.id)).map(({ ring }) => ring)}
+        says={`Plan of ${floor.name}: tap a wall, a room, a door or stairs to choose it`}
+        marked={marked}
+        tinted={tinted}
         tapped={tapped}
       />
       <Text style={[styles.words, { color: colours.inkSoft }]}>
-        {`${chosen.size} of ${all.length} walls continue. Tap a wall to choose it or leave it out.`}
+        {`${wallsOn.length} of ${walls.length} walls continue${also}. Tap a wall, a room, a door or stairs to choose it or leave it out.`}
       </Text>
       <ListBar>
-        <BarButton label="Outer walls" onPress={() => choose(new Set(wallsToCarry(plan, from)))} />
+        <BarButton label="Outer walls" onPress={() => choose(usual())} />
         <BarButton label="All" onPress={() => choose(new Set(all))} />
         <BarButton label="None" onPress={() => choose(new Set())} />
         <BarButton
           icon="door"
           label="With their openings"
-          chosen={withOpenings}
-          onPress={() => takeOpenings(!withOpenings)}
+          chosen={doorsOf.length > 0 && openingsOn.length >= doorsOf.length}
+          onPress={() =>
+            choose(
+              new Set(
+                openingsOn.length >= doorsOf.length
+                  ? [...chosen].filter((id) => !openings.includes(id))
+                  : [...chosen, ...doorsOf],
+              ),
+            )
+          }
         />
-        {goingUp.length > 0 && (
-          <BarButton
-            icon="stairs"
-            label="Stairs go on up"
-            chosen={withStairs}
-            onPress={() => takeStairs(!withStairs)}
-          />
-        )}
       </ListBar>
       <View style={styles.does}>
-        <Button mode="contained" icon="check" contentStyle={styles.tall} disabled={chosen.size === 0} onPress={carry}>
+        <Button
+          mode="contained"
+          icon="check"
+          contentStyle={styles.tall}
+          disabled={wallsOn.length === 0}
+          onPress={carry}
+        >
           {`To ${name}`}
         </Button>
         <Button contentStyle={styles.tall} onPress={done}>
@@ -113,6 +149,12 @@ export function Carry({ plan, from, side, done }: Props) {
       </View>
     </ScrollView>
   );
+}
+
+/** Does the foot of a point lie on this part of a wall? */
+function alongIn(course: Course, p: Point): boolean {
+  const along = alongOf(course, p);
+  return along >= 0 && along <= course.length;
 }
 
 const styles = StyleSheet.create({

@@ -241,7 +241,7 @@ const SOLIDS = [
 ] as const;
 
 const STAIRS = [
-  ['Stairs', 'stairs', 'stairs'],
+  ['Flights', 'stairs', 'stairs'],
   ['Spiral', 'spiral', 'rotate-right'],
   ['Ladder', 'ladder', 'ladder'],
   ['Hatch', 'hatch', 'square-outline'],

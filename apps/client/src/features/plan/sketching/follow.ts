@@ -8,8 +8,9 @@ import {
   followedOn,
   isOnOutline,
   outlinesOf,
+  ringsBox,
 } from '@velvet-tape/core';
-import type { Command, RootState } from '../../../store/store';
+import type { AppDispatch, Command, RootState } from '../../../store/store';
 import { takeTool } from '../commands';
 import { planActions } from '../plan-slice';
 import { viewActions } from '../view-slice';
@@ -33,6 +34,11 @@ const withPoints = (path: PathProposal, points: readonly RingPoint[]): PathPropo
   towards: null,
 });
 
+function follow(dispatch: AppDispatch, path: PathProposal): void {
+  dispatch(planActions.proposed(path));
+  dispatch(planActions.fieldChosen(null));
+}
+
 /** Begins at a corner of the outline of the floor below, or goes on along it by one corner; come round to where it began it is closed. */
 export const followOn: Command = (dispatch, getState) => {
   const outlines = outlinesBeside(getState());
@@ -46,6 +52,9 @@ export const followOn: Command = (dispatch, getState) => {
     dispatch(takeTool('corners'));
     dispatch(planActions.proposed(withCorner(newPath(choices.chalk), first)));
     dispatch(viewActions.crosshairShown(false));
+    // no length is asked for: where it goes is told by the floor below
+    dispatch(planActions.fieldChosen(null));
+    dispatch(viewActions.fitted({ box: ringsBox(outlines) }));
     return;
   }
   const points = followedOn(outlines, proposal.points);
@@ -62,7 +71,7 @@ export const followOn: Command = (dispatch, getState) => {
     // its last edge may be bent, as the outline is
     dispatch(planActions.proposed(withPoints(proposal, points.slice(0, -1))));
     dispatch(closeOutline);
-  } else dispatch(planActions.proposed(withPoints(proposal, points)));
+  } else follow(dispatch, withPoints(proposal, points));
 };
 
 /** It begins at the next corner of the outline instead. */
@@ -71,12 +80,11 @@ export const beginFurther: Command = (dispatch, getState) => {
   if (proposal?.kind !== 'path' || proposal.points.length !== 1) return;
   const points = followedOn(outlinesBeside(getState()), proposal.points);
   if (points)
-    dispatch(
-      planActions.proposed(
-        withPoints(
-          proposal,
-          points.slice(-1).map(({ x, y }) => ({ x, y })),
-        ),
+    follow(
+      dispatch,
+      withPoints(
+        proposal,
+        points.slice(-1).map(({ x, y }) => ({ x, y })),
       ),
     );
 };
@@ -88,7 +96,7 @@ export const followBetween =
     const { proposal } = getState().plan;
     if (proposal?.kind !== 'path') return;
     const points = followedBetween(outlinesBeside(getState()), proposal.points, other);
-    if (points) dispatch(planActions.proposed(withPoints(proposal, points)));
+    if (points) follow(dispatch, withPoints(proposal, points));
   };
 
 /** What of following can be done with what is drawn. */
