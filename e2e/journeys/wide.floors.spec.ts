@@ -76,3 +76,34 @@ test('from the keyboard: a floor drawn along the one below, hidden, put in order
   await enter(page, 'Over each other');
   await expect(floors.getByTestId(/^over /)).toHaveCount(2);
 });
+
+test('a window is put in line with the one on the floor below, and a room is open to below', async ({ page }) => {
+  await page.goto('/job/ferry-house');
+  const strip = page.getByLabel('Floors of the house');
+  await strip.getByRole('button', { name: /^Upper floor, / }).click();
+  await page.getByRole('tab', { name: 'Openings' }).click();
+  await key(page, /^W1\.1, /).click();
+  const left = page.getByRole('button', { name: /^From left: / });
+  await expect(left).toBeVisible();
+  const before = await left.getAttribute('aria-label');
+  await key(page, 'Centre, space out or align it').click();
+  await page.getByRole('menuitem', { name: /^In line with W0\.\d, on the floor below/ }).click();
+  await expect(left).not.toHaveAttribute('aria-label', before!);
+
+  const total = page.getByTestId('job-total');
+  const all = Number(/([\d.]+)/.exec((await total.textContent())!)![1]);
+  await page
+    .getByRole('button', { name: /^Linen room, / })
+    .first()
+    .click();
+  await key(page, 'Open to below').click();
+  await expect(page.getByLabel('Net internal floor area: open to below')).toBeVisible();
+  await expect.poll(async () => Number(/([\d.]+)/.exec((await total.textContent())!)![1])).toBeLessThan(all - 5);
+  await strip.getByRole('button', { name: /^Ground floor/ }).click();
+  await page
+    .getByRole('button', { name: /^Ticket hall, / })
+    .first()
+    .click();
+  // 2.95 and 0.30 m to the floor above, and 2.35 m there
+  await expect(page.getByLabel('Open above, so high: 5.60 m')).toBeVisible();
+});

@@ -16,6 +16,7 @@ import {
   leastHeadroom,
   newPlan,
   onLine,
+  openAbove,
   pitchLine,
   problemsOf,
   readPlan,
@@ -491,4 +492,38 @@ test('a finger on stairs beside a wall has hold of the stairs, one at the wall i
   const upper = house.on(Object.keys(house.plan.floors).find((each) => each !== 'ground')!);
   expect(hitAt(upper, { x: 5000, y: 600 }, 100).kind).toBe('stairs');
   expect(hitAt(upper, { x: 3100, y: 600 }, 100).kind).toBe('room');
+});
+
+test('a room under one that is open to it is as high as both', () => {
+  const { house, up } = twoFloors();
+  const ground = house.floor.rooms[0]!;
+  expect(openAbove(house.plan, ground)).toBeNull();
+  const gallery = house.do({
+    kind: 'drawPath',
+    floor: up,
+    points: [
+      { x: 5000, y: 0 },
+      { x: 5000, y: 9000 },
+    ],
+    closed: false,
+    chalk: true,
+  })!;
+  house.do({ kind: 'openRoom', room: gallery, overVoid: true });
+  // the smaller part is the new room: 5 × 9 m open, 2.70 m and the ceiling above
+  expect(openAbove(house.plan, house.floor.rooms[0]!)).toEqual({ height: 2700 + 2400, area: 45e6 });
+  expect(house.on(up).area).toBeCloseTo(7000 * 9000, 0);
+});
+
+test('open risers want the treads to overlap', () => {
+  const { house } = twoFloors();
+  const id = house.do(add(WAY))!;
+  const nosing = () => stairChecks(on(house, id), house.floor).find(({ what }) => what === 'nosing');
+  expect(nosing()).toBeUndefined();
+  house.do(change(id, { open: true, nosing: 10 }));
+  expect([nosing()!.ok, nosing()!.words]).toEqual([
+    false,
+    'The nosing is 10 mm: at least 16 mm, as the risers are open.',
+  ]);
+  house.do(change(id, { nosing: 16 }));
+  expect(nosing()!.ok).toBe(true);
 });

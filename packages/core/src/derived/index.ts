@@ -4,3 +4,4 @@ export * from './misclosures';
 export * from './readings';
 export * from './reading-lines';
 export * from './over-below';
+export * from './open-above';

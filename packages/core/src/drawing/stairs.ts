@@ -185,6 +185,7 @@ function seenFromBelow(on: StairOnFloor, style: DrawingStyle, hidden: readonly R
       ...(stair.form === 'ladder' && opening.length > 0
         ? [path('stair.hidden', `${id} opening`, edgesOf(opening), false)]
         : []),
+      ...(lettering <= CLOSE ? riserLines(on, id, cutAt(on) ?? shape.length) : []),
       ...(cut ? [path('stair.cut', `${id} cut`, cut, false)] : []),
       ...railMarks(on, id, cut ? (cutAt(on) ?? shape.length) : shape.length),
       ...walkingLine(on, id, lettering),
@@ -207,6 +208,21 @@ function seenFromAbove(on: StairOnFloor, derived: DerivedFloor, hidden: readonly
     ...railRound(on, derived, id),
     ...arrowOnly(on, id),
   ];
+}
+
+/** Lettering no higher than this, mm of the house, is looked at closely: risers are drawn under the nosings. */
+const CLOSE = 75;
+
+/** Of closed flights the risers, which stand back under the nosings: hidden, so dashed. */
+function riserLines({ stair, shape }: StairOnFloor, id: string, until: number): Mark[] {
+  if (stair.open || stair.nosing <= 0) return [];
+  const half = stair.width / 2;
+  const lines = shape.treads.flatMap(({ part, from }): Ring[] => {
+    if (part !== 'flight' || from + stair.nosing > until || stair.form === 'spiral') return [];
+    const { at, d } = onLine(shape, from + stair.nosing);
+    return [[moved(at, leftOf(d), half), moved(at, leftOf(d), -half)]];
+  });
+  return lines.length > 0 ? [path('stair.hidden', `${id} risers`, lines, false)] : [];
 }
 
 /** The diagonals of rings with four corners. */

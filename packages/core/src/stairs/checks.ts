@@ -1,5 +1,5 @@
 import type { DerivedFloor } from '../derived';
-import type { StairRule, Units } from '../plan/plan';
+import type { Stair, StairRule, Units } from '../plan/plan';
 import { surfaceContains } from '../rooms';
 import { decimals, formatLength } from '../units';
 import { ofStep } from './words';
@@ -8,7 +8,7 @@ import { intersection, ringsArea, type Point } from '../geometry';
 
 /** One thing stairs are held against, in words, and where that stands. */
 export interface StairCheck {
-  readonly what: 'stride' | 'rise' | 'going' | 'pitch' | 'width' | 'headroom' | 'place' | 'gradient';
+  readonly what: 'stride' | 'rise' | 'going' | 'nosing' | 'pitch' | 'width' | 'headroom' | 'place' | 'gradient';
   readonly ok: boolean;
   readonly words: string;
   readonly source: string;
@@ -119,6 +119,7 @@ function stepChecks({ stair, steps }: StairOnFloor, rule: StairRule, units: Unit
       words: `The going is ${mm(going)}: ${range(limits.going)}.`,
       source,
     },
+    ...nosingCheck(stair, going, rule, units),
     ...(limits.pitch === null
       ? []
       : [
@@ -136,6 +137,17 @@ function stepChecks({ stair, steps }: StairOnFloor, rule: StairRule, units: Unit
       source: limits.widthSource ?? source,
     },
   ];
+}
+
+/** Treads without risers overlap by 16 mm (Approved Document K, from memory); treads under 11″ have a nosing of 3/4″ to 1 1/4″ (IRC R311.7.5.3, from memory). */
+function nosingCheck({ nosing, open }: Stair, going: number, rule: StairRule, units: Units): StairCheck[] {
+  const [least, most] = rule === 'US' ? [19.05, 31.75] : [16, Infinity];
+  if (rule === 'US' ? going >= 279.4 : !open) return [];
+  const ok = nosing >= least - ALIKE && nosing <= most + ALIKE;
+  const wanted =
+    most === Infinity ? `at least ${ofStep(least, units)}` : `${ofStep(least, units)} to ${ofStep(most, units)}`;
+  const words = `The nosing is ${ofStep(nosing, units)}: ${wanted}${open ? ', as the risers are open' : ''}.`;
+  return [{ what: 'nosing', ok, words, source: rule === 'US' ? 'IRC R311.7.5.3' : 'Approved Document K' }];
 }
 
 function gradient(rise: number, length: number): StairCheck {

@@ -7,6 +7,7 @@ import {
   formatVolume,
   misclosuresIn,
   misclosuresOn,
+  openAbove,
   roughly,
 } from '@velvet-tape/core';
 import { useState } from 'react';
@@ -50,6 +51,9 @@ function Card({ room, walls }: { room: DerivedRoom; walls: boolean }) {
     ['Skirting less doors', roughly(rough, formatLength(measures.skirting, units, rough ? 'coarse' : 'fine'))],
     ['Volume', roughly(rough, formatVolume(measures.volume, units))],
   ];
+  const plan = useAppSelector((state) => state.plan.plan!);
+  const high = openAbove(plan, room);
+  if (high) figures.push(['Open above, so high', formatLength(high.height, units)]);
   const open = room.outline.area - measures.area;
   if (open > 1000 && !room.room.overVoid) figures.push(['Open for stairs', formatArea(open, units)]);
   const closes = floor && floor.readings.length <= LARGE && misclosuresIn(misclosuresOn(floor), room).length === 0;

@@ -62,7 +62,10 @@ export type Field =
   | 'rise'
   | 'after'
   | 'well'
-  | 'from';
+  | 'from'
+  | 'run'
+  | 'nosing'
+  | 'margin';
 
 /**
  * Which side of what is chosen is looked at, in the place of its figures: what stands in it, what it is made of, what can be done with it; the tray of kinds, the

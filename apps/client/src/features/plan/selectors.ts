@@ -70,6 +70,8 @@ const MAY_BE_ZERO: readonly Field[] = [
   'depth',
   'well',
   'from',
+  'nosing',
+  'margin',
 ];
 
 const selectKept = (state: RootState) => state.plan.proposal;

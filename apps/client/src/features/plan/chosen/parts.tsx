@@ -107,7 +107,7 @@ const PARTS: { readonly [K in Selection['kind']]: Parts<Of<K>> } = {
     Marks: ChosenStairs,
     sides: [
       { ...FIGURES, Tiles: StairsChecks },
-      { panel: 'made', label: 'Form', icon: 'stairs', Tiles: StairsForm },
+      { panel: 'type', label: 'Form', icon: 'stairs', Tiles: StairsForm },
     ],
   },
   underlay: { sides: [{ panel: null, label: 'Picture', icon: 'image-outline', Content: UnderlayPanel }] },

@@ -1,4 +1,4 @@
-import { type Intent, type StairChange, decimals, formatLength, formatSize } from '@velvet-tape/core';
+import { type Intent, type StairChange, formatLength, formatSize } from '@velvet-tape/core';
 import { edit } from '../edit';
 import { field } from '../foot/fields';
 import { planActions } from '../plan-slice';
@@ -11,26 +11,29 @@ export const stairsKind: ChosenKind<Of<'stairs'>> = {
     const on = selectStairs(state);
     const units = state.plan.plan?.job.units;
     if (!on || !units) return [];
-    const { stair, steps, openFrom, opening } = on;
+    const { stair, steps, shape, openFrom, opening } = on;
     const long = (mm: number) => formatLength(mm, units);
     const stepped = stair.form !== 'hatch' && stair.form !== 'ramp';
     const turns = stepped && stair.form === 'stairs' && stair.turns.length > 0;
-    const way = Math.round((((stair.turn % 360) + 540) % 360) - 180);
+    const size = (mm: number) => formatSize(mm, units);
+    // its form: what is seldom typed
+    if (state.plan.panel === 'type')
+      return [
+        ...(stepped ? [field('nosing', size(stair.nosing))] : []),
+        ...(stair.form === 'spiral' || stair.turns.some(({ angle }) => Math.abs(angle) > 170)
+          ? [field('well', size(stair.well))]
+          : []),
+        ...(opening.length > 0 ? [field('margin', size(stair.opening.margin))] : []),
+        field('turn', wayInWords(stair.turn), 'Way up'),
+      ];
     return [
       field('width', long(stair.width)),
       ...(stepped ? [field('risers', String(steps.risers))] : []),
       field('going', long(steps.going), stepped ? 'Going' : 'Length'),
+      ...(stepped && !turns && stair.form === 'stairs' ? [field('run', long(shape.length))] : []),
       ...(stair.form === 'hatch' ? [] : [field('rise', long(steps.rise), stepped ? 'Total rise' : 'Rise')]),
       ...(turns ? [field('after', `${steps.flights[0]! + 1}`)] : []),
-      ...(stair.form === 'spiral' || stair.turns.some(({ angle }) => Math.abs(angle) > 170)
-        ? [field('well', formatSize(stair.well, units))]
-        : []),
       ...(stepped && opening.length > 0 ? [field('from', long(openFrom))] : []),
-      field(
-        'turn',
-        `${decimals(Math.abs(way), 0)}°${way === 0 || way === -180 ? '' : way > 0 ? ' right' : ' left'}`,
-        'Way up',
-      ),
     ];
   },
   typed: (_, name, { value }, { id }) => {
@@ -53,6 +56,13 @@ export const stairsKind: ChosenKind<Of<'stairs'>> = {
     },
 };
 
+/** `90° right`, seen from straight to the right of the sheet. */
+function wayInWords(turn: number): string {
+  const way = Math.round((((turn % 360) + 540) % 360) - 180);
+  const side = way === 0 || way === -180 ? '' : way > 0 ? ' right' : ' left';
+  return `${Math.abs(way)}°${side}`;
+}
+
 const moveStairs = (stair: string, x: number, y: number): Intent => ({
   kind: 'changeStairs',
   stair,
@@ -67,7 +77,11 @@ function changeOf(name: Field, value: number): StairChange | null {
     case 'risers':
     case 'turn':
     case 'well':
+    case 'nosing':
+    case 'run':
       return { [name]: value };
+    case 'margin':
+      return { opening: { margin: value } };
     case 'after':
       return { firstTurnAfter: value };
     case 'from':

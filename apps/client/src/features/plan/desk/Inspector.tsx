@@ -15,7 +15,7 @@ export function Inspector() {
   const drawn = useAppSelector((state) => state.plan.proposal !== null);
   const { sides, shown } = useSides();
   // what has room of its own is named; what can be done is in view anyway
-  const named = sides.filter(({ panel, Content }) => panel === null || Content);
+  const named = sides.filter(({ panel, Content }) => panel === null || panel === 'type' || Content);
   const Own = drawn || shown?.panel === null ? null : shown?.Content;
   return (
     <ScrollView contentContainerStyle={styles.all}>

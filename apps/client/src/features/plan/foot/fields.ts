@@ -37,6 +37,9 @@ export const LABEL: Record<Field, string> = {
   after: 'To the turn',
   well: 'Well',
   from: 'Open from',
+  run: 'All goings',
+  nosing: 'Nosing',
+  margin: 'Margin',
 };
 
 export const field = (name: Field, value: string, label = LABEL[name]): FieldShown => ({ name, label, value });

@@ -106,5 +106,9 @@ export function followsOf(
 ): { on: boolean; further: boolean; between: boolean } {
   const last = points.at(-1);
   const on = last !== undefined && isOnOutline(outlines, last);
-  return { on, further: on && points.length === 1, between: on && followedBetween(outlines, points, false) !== null };
+  return {
+    on,
+    further: on && points.length === 1,
+    between: on && (followedBetween(outlines, points, false)?.length ?? 0) > points.length,
+  };
 }
