@@ -77,6 +77,22 @@ async function overSketch(page: Page, finger: Finger): Promise<void> {
   await picture(page, 'phone-found-walls');
 }
 
+/** The floors of a house, and the stairs between two of them, close up. */
+async function storeys(page: Page, finger: Finger): Promise<void> {
+  await page.getByRole('tab', { name: 'Floors' }).tap();
+  await page.getByTestId('floors').waitFor();
+  await picture(page, 'phone-floors');
+  await page.getByRole('button', { name: /^Ground floor, / }).tap();
+  const treads = page.getByTestId(/^stairs .* treads$/).last();
+  const stairs = await restingBox(treads);
+  await finger.pinch([stairs.x + stairs.width, stairs.y + 40], 60, 200);
+  const near = await restingBox(treads);
+  await finger.tap([near.x + near.width / 2, near.y + near.height / 2]);
+  await page.getByTestId('stairs-checks').waitFor();
+  await picture(page, 'phone-stairs');
+  await page.getByRole('button', { name: 'Done', exact: true }).tap();
+}
+
 plain.describe('on a phone', () => {
   test.use(PHONE);
 
@@ -91,15 +107,11 @@ plain.describe('on a phone', () => {
     await page.getByText(/Drag across the sheet/).waitFor();
     await finger.drag([80, 220], [300, 400]);
     await page.getByText('What is this room?').waitFor();
-    await picture(page, 'phone-first-room');
     await page.getByText('Later').tap();
     await page.getByText(/Tape the walls/).tap();
     for (const key of ['4', 'point', '2', '0']) await page.getByRole('button', { name: key, exact: true }).tap();
     await page.getByTestId('moving-corner').first().waitFor();
     await picture(page, 'phone-tape');
-    await page.setViewportSize({ width: 844, height: 390 });
-    await picture(page, 'phone-turned');
-    await page.setViewportSize(PHONE.viewport);
     await sketching(page, finger);
     await page.goto('/job/quince-cottage');
     await length(page, '12′ 6″').waitFor();
@@ -143,11 +155,7 @@ plain.describe('on a phone', () => {
     await picture(page, 'phone-elevation');
     await press(page, 'Hide the elevation');
     await page.getByRole('button', { name: 'Done', exact: true }).tap();
-    await finger.tap(await middleOf(page.getByTestId(/^name/).getByText('Ticket hall')));
-    await page.getByText(/^Tape the walls|^Go round/).tap();
-    await press(page, 'More doors and windows');
-    await page.getByTestId('kind-tray').waitFor();
-    await picture(page, 'phone-tray');
+    await storeys(page, finger);
     await overSketch(page, finger);
   });
 });
@@ -164,6 +172,14 @@ plain.describe('on a wide screen', () => {
     await page.getByRole('button', { name: /^Wall 4: / }).click();
     await page.getByTestId('tape-strip').waitFor();
     await picture(page, 'wide-plan');
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Escape');
+    await page.getByRole('tab', { name: 'Floors' }).click();
+    await page.getByRole('button', { name: 'Side by side', exact: true }).click();
+    await page.getByTestId('floor-picture').nth(2).waitFor();
+    await picture(page, 'wide-floors');
+    await page.getByRole('button', { name: 'Close floors', exact: true }).click();
     await page.getByRole('button', { name: /^Floor: / }).click();
     await page.getByRole('menuitem', { name: 'Cellar' }).click();
     await page.getByRole('button', { name: 'Underlay Old drawing of the cellar' }).first().click();

@@ -9,7 +9,7 @@ import { drawAngles, drawChecks, drawHeights } from './checks';
 import { declutter } from './declutter';
 import { drawDimension } from './dimensions';
 import { hatch } from './hatch';
-import { boxOf } from './lettering';
+import { boxOf, liesWithin } from './lettering';
 import type { DrawingStyle, Mark } from './marks';
 import { lineAlong } from './opening-signs';
 import { drawOpening, numberMark } from './openings';
@@ -187,10 +187,13 @@ const LEVEL = { under: 2.7, size: 0.8 };
 /** How high the floor lies over the ground floor, beside a triangle that stands on its tip, in its largest room; in a house of one floor none. */
 function levelMark({ plan, floor, rooms }: DerivedFloor, { lettering, units }: DrawingStyle): Mark[] {
   if (Object.keys(plan.floors).length < 2 || rooms.length === 0) return [];
-  const { label } = rooms.reduce((a, b) => (b.measures.area > a.measures.area ? b : a));
+  const { label, outline } = rooms.reduce((a, b) => (b.measures.area > a.measures.area ? b : a));
   const text = formatLevel(elevationOf(plan, floor), units);
   const at = { x: label.x, y: label.y + LEVEL.under * lettering };
-  const { long } = boxOf({ role: 'level', at, text, turn: 0, size: LEVEL.size }, lettering);
+  const box = boxOf({ role: 'level', at, text, turn: 0, size: LEVEL.size }, lettering);
+  const { long } = box;
+  // with the sign beside it
+  if (!liesWithin({ ...box, long: long + lettering }, outline.rings.map(flattened))) return [];
   const tip = { x: at.x - long - 0.55 * lettering, y: at.y + 0.3 * lettering };
   const r = 0.32 * lettering;
   const triangle = [tip, { x: tip.x - r, y: tip.y - 1.7 * r }, { x: tip.x + r, y: tip.y - 1.7 * r }];

@@ -21,6 +21,8 @@ import { MarkView } from './MarkView';
 const LETTERING = 11;
 /** Round what is drawn there is room for what is written beside the house, px. */
 const RIM = 60;
+/** Where several stand beside each other there is less. */
+const SMALL_RIM = 26;
 /** How far a tap may miss, px. */
 const REACH = 16;
 
@@ -51,7 +53,7 @@ export function FloorPicture({ plan, floor, height, box: part, says, marked = []
     const { units } = plan.job;
     const box = part ?? drawnBox(drawFloor(own, { lettering: 1, units }), 1);
     if (!box) return null;
-    const fit = fitted(box, width, height, RIM);
+    const fit = fitted(box, width, height, part ? SMALL_RIM : RIM);
     const lettering = LETTERING / fit.scale;
     return { marks: drawFloor(own, { lettering, units }), lettering, ...fit };
   }, [plan, floor, part, width, height]);

@@ -1,4 +1,5 @@
 import type { Box, Plan } from '@velvet-tape/core';
+import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { BarButton } from '../../../ui/BarButton';
@@ -10,13 +11,18 @@ const { FloorPicture, FloorsOver, deriveFloor, edit, floorsInOrder, ringsBox, us
 
 /** px */
 const HEIGHT = 250;
+/** px */
+const NARROWEST = 215;
 
-/** All floors at one scale, one under the other as they lie, or over each other; any of them left out. */
+/** All floors at one scale, beside each other as far as there is room, or over each other; any of them left out. */
 export function AllFloors({ plan, over }: { plan: Plan; over: boolean }) {
   const colours = useColours();
   const dispatch = useAppDispatch();
+  const [width, setWidth] = useState(0);
   const floors = [...floorsInOrder(plan)].reverse();
   const shown = floors.filter(({ hidden }) => !hidden);
+  // as many beside each other as there is room for, all as wide, so that all are at one scale
+  const beside = Math.max(1, Math.min(shown.length, Math.floor(width / NARROWEST)));
   const box = ringsBox(floors.flatMap(({ id }) => deriveFloor(plan, id).bodies.map(({ ring }) => ring))) as Box | null;
   return (
     <ScrollView contentContainerStyle={styles.all} tabIndex={0}>
@@ -33,20 +39,23 @@ export function AllFloors({ plan, over }: { plan: Plan; over: boolean }) {
       </ListBar>
       {!box && <Text style={styles.none}>Nothing is drawn on any floor yet.</Text>}
       {box && over && <FloorsOver plan={plan} floors={shown.map(({ id }) => id)} box={box} height={1.4 * HEIGHT} />}
-      {box &&
-        !over &&
-        shown.map(({ id, name }) => (
-          <View key={id}>
-            <Text style={[styles.name, { color: colours.ink }]}>{name}</Text>
-            <FloorPicture plan={plan} floor={id} box={box} height={HEIGHT} says={`Plan of ${name}`} />
-          </View>
-        ))}
+      {box && !over && (
+        <View style={styles.beside} onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
+          {shown.map(({ id, name }) => (
+            <View key={id} style={{ width: `${100 / beside}%` }}>
+              <Text style={[styles.name, { color: colours.ink }]}>{name}</Text>
+              <FloorPicture plan={plan} floor={id} box={box} height={HEIGHT} says={`Plan of ${name}`} />
+            </View>
+          ))}
+        </View>
+      )}
     </ScrollView>
   );
 }
 
 const styles = StyleSheet.create({
   all: { paddingBottom: 14, gap: 6 },
+  beside: { flexDirection: 'row', flexWrap: 'wrap' },
   name: { fontFamily: FONTS.serif, fontSize: 17, paddingHorizontal: 14, paddingVertical: 4 },
   none: { padding: 16, fontSize: 15 },
 });

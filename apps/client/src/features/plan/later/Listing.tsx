@@ -30,7 +30,12 @@ export function Listing() {
   const List = LISTS[listing];
   return (
     <View
-      style={[styles.panel, !wide && styles.under, { backgroundColor: colours.chalk, borderColor: colours.brassDeep }]}
+      style={[
+        styles.panel,
+        listing === 'floors' && styles.sheet,
+        !wide && styles.under,
+        { backgroundColor: colours.chalk, borderColor: colours.brassDeep },
+      ]}
     >
       <Part key={listing} back={{ label: 'Back to the plan', now: () => dispatch(planActions.listed(null)) }}>
         <List floor={floor} />
@@ -50,6 +55,8 @@ const styles = StyleSheet.create({
     borderLeftWidth: 2,
     zIndex: 3,
   },
+  /** All floors take all of the sheet. */
+  sheet: { maxWidth: 'auto' },
   /** The parts of the job stay in view over it. */
   under: { paddingTop: TOUCH + 1 },
 });

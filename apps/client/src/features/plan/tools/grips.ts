@@ -68,19 +68,22 @@ export const BEND_HANDLE = 1.9;
 
 /** Where along its face the handle may stand, as a share of it, the best first. */
 const ALONG = [0.25, 0.75, 0.5, 0.15, 0.85];
-/** Off the ends of the wall, in a finger's reach. */
-const OFF_ENDS = 3;
+/** Off the ends of the wall, in a finger's reach; nearer where it would lie over the name else. */
+const OFF_ENDS = [3, 1.8];
 /** The room its name wants round its middle, in a finger's reach, to either side and up and down. */
-const NAME = { x: 3.2, y: 1.6 };
+const NAME = { x: 5, y: 1.6 };
 
 /** Where the handle is that bends a wall: in the room, off the figure in the middle of its face, its corners and the room's name; on a short wall in the middle. */
 export function bendHandle(face: WallFace, reach: number, rooms: readonly DerivedRoom[]): Point {
   const name = rooms.find(({ room }) => room.id === face.room)?.label;
   const at = (share: number) => pointAt(face.course, share * face.length, BEND_HANDLE * reach);
-  const ends = (share: number) => Math.min(share, 1 - share) * face.length >= OFF_ENDS * reach;
   const clear = (p: Point) =>
     !name || Math.abs(p.x - name.x) > NAME.x * reach || Math.abs(p.y - name.y) > NAME.y * reach;
-  return ALONG.filter(ends).map(at).find(clear) ?? at(0.5);
+  const places = OFF_ENDS.flatMap((off) =>
+    ALONG.filter((share) => Math.min(share, 1 - share) * face.length >= off * reach).map(at),
+  );
+  const off = (p: Point) => (name ? distance(p, name) : 0);
+  return places.find(clear) ?? places.sort((a, b) => off(b) - off(a))[0] ?? at(0.5);
 }
 
 /** A finger on the sheet. */
