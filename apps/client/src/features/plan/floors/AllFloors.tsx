@@ -10,7 +10,7 @@ import { lent } from '../later/lent';
 const { FloorPicture, FloorsOver, deriveFloor, edit, floorsInOrder, ringsBox, useAppDispatch } = lent();
 
 /** px */
-const HEIGHT = 250;
+const HEIGHT = 300;
 /** px */
 const NARROWEST = 215;
 
