@@ -119,7 +119,12 @@ test('two people add a floor at once: both are there, at levels of their own', (
     house.do({ kind: 'addFloor', of: 'ground', side: 'below' });
     return house.plan;
   });
-  const merged = mergePlans(base, mine!, theirs!, (plan, before) => repairPlan(plan, before, 'm')?.plan ?? null);
+  const merged = mergePlans(
+    base,
+    mine!,
+    theirs!,
+    (plan, before, sound) => repairPlan(plan, before, 'm', sound)?.plan ?? null,
+  );
   expect(merged.impossible).toBe(false);
   expect(floorsInOrder(merged.plan).map(({ level }) => level)).toEqual([-2, -1, 0, 1, 2]);
   expect(groundFloor(merged.plan).id).toBe('ground');

@@ -86,7 +86,8 @@ const without = (plan: Plan, name: CollectionName, id: Id): Plan | null => {
   return repairPlan(draft.plan(), plan, 'gone')?.plan ?? null;
 };
 
-const repaired = (plan: Plan, before: Plan) => repairPlan(plan, before, 'm')?.plan ?? null;
+const repaired = (plan: Plan, before: Plan, sound: readonly Plan[]) =>
+  repairPlan(plan, before, 'm', sound)?.plan ?? null;
 
 /** One large room, in which there is room for one of everything. */
 const PLAIN = [{ what: 'box' as const, x: 0, y: 0, w: 20, h: 16, pick: 3, amount: 400, jitter: 0 }];

@@ -60,7 +60,7 @@ describe('reading a plan from outside', () => {
 
 describe('bringing two people’s work together', () => {
   const merge = (base: Plan, mine: Plan, theirs: Plan) =>
-    mergePlans(base, mine, theirs, (plan, before) => repairPlan(plan, before, 'repair')?.plan ?? null);
+    mergePlans(base, mine, theirs, (plan, before, sound) => repairPlan(plan, before, 'repair', sound)?.plan ?? null);
   const place = fc.integer({ min: 0, max: 24 }).map((k) => k * 500);
   const size = fc.integer({ min: 2, max: 10 }).map((k) => k * 500);
   const boxes = fc.array(fc.tuple(place, place, size, size), { minLength: 1, maxLength: 4 });

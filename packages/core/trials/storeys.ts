@@ -194,7 +194,8 @@ function intentFor(plan: Plan, floor: Id, act: Step['act'], g: Gesture): Intent 
   }
 }
 
-const repaired = (plan: Plan, before: Plan) => repairPlan(plan, before, 'm')?.plan ?? null;
+const repaired = (plan: Plan, before: Plan, sound: readonly Plan[]) =>
+  repairPlan(plan, before, 'm', sound)?.plan ?? null;
 
 const OF_HOUSE: ReadonlySet<Gesture['what']> = new Set(['type', 'form', 'gap', 'space']);
 

@@ -52,7 +52,7 @@ interface Outcome {
 
 /** Mine on top of theirs. */
 export const onTopOf = (base: Plan, mine: Plan, theirs: Plan): Merge =>
-  mergePlans(base, mine, theirs, (plan, before) => repairPlan(plan, before, randomSeed())?.plan ?? null);
+  mergePlans(base, mine, theirs, (plan, before, sound) => repairPlan(plan, before, randomSeed(), sound)?.plan ?? null);
 
 /** Mine on top of theirs. When the two can't be one plan, mine is set aside as a job of its own, so that nothing is lost. */
 async function broughtTogether(base: Plan, mine: Plan, theirs: Plan): Promise<Outcome> {

@@ -170,8 +170,8 @@ export const composed = ({ whole, patches }: Stored): string => JSON.stringify(m
 const madeOf = ({ whole, patches }: Stored): Plan =>
   patches.reduce((made, patch) => withPatch(made, JSON.parse(patch)), JSON.parse(whole) as Plan);
 
-const repaired = (plan: Plan, before: Plan): Plan | null =>
-  repairPlan(plan, before, `m${crypto.randomUUID().slice(0, 8)}`)?.plan ?? null;
+const repaired = (plan: Plan, before: Plan, sound: readonly Plan[]): Plan | null =>
+  repairPlan(plan, before, `m${crypto.randomUUID().slice(0, 8)}`, sound)?.plan ?? null;
 
 function planOf({ key, stored }: PlanRef): PlanRead {
   const plan = known.get(key);

@@ -20,14 +20,14 @@ export function mergePlans(
   base: Plan,
   mine: Plan,
   theirs: Plan,
-  repair: (plan: Plan, before: Plan) => Plan | null,
+  repair: (plan: Plan, before: Plan, sound: readonly Plan[]) => Plan | null,
 ): Merge {
   const change = changeBetween(base, mine);
   if (isNothing(change)) return { plan: theirs, overruled: [], impossible: false };
   const their = changeBetween(base, theirs);
   if (isNothing(their)) return { plan: mine, overruled: [], impossible: false };
   const { change: onTop, overruled } = onTopOf(change, their);
-  const merged = repair(withFooting(withChange(theirs, onTop), mine, theirs), mine);
+  const merged = repair(withFooting(withChange(theirs, onTop), mine, theirs), mine, [mine, theirs]);
   if (!merged || problemsOf(merged).length > 0) return { plan: theirs, overruled: [], impossible: true };
   return { plan: merged, overruled, impossible: false };
 }

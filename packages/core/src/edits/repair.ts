@@ -1,15 +1,22 @@
 import { Draft, Refusal } from '../plan/draft';
 import { dropLost } from '../plan/footing';
 import { reconcileKinds, reconcileRooms } from '../rooms';
+import { isAlikeOn } from '../plan/floor-plan';
 import { COLLECTIONS, type Plan, floorsInOrder, nextNumber } from '../plan/plan';
 import { keepingSpots, planarise } from '../walls';
 import { dropUnusedTypes } from './opening-types';
 
 /**
  * Makes a plan whose walls came from two places sound again: the graph planar, rooms on their outlines, nothing
- * left of what has lost its wall. Null when it can't be done.
+ * left of what has lost its wall. Null when it can't be done. A floor that is as it is in one of the plans it came from (`sound`) is left as it is: it was sound
+ * there, and who drew on it alone finds it as they left it.
  */
-export function repairPlan(plan: Plan, before: Plan, seed: string): { plan: Plan; notes: readonly string[] } | null {
+export function repairPlan(
+  plan: Plan,
+  before: Plan,
+  seed: string,
+  sound: readonly Plan[] = [],
+): { plan: Plan; notes: readonly string[] } | null {
   const draft = new Draft(before, seed);
   draft.job = plan.job;
   for (const name of COLLECTIONS) {
@@ -19,6 +26,7 @@ export function repairPlan(plan: Plan, before: Plan, seed: string): { plan: Plan
   try {
     dropLost(draft);
     for (const floor of Object.keys(draft.floors)) {
+      if (sound.some((each) => isAlikeOn(plan, each, floor))) continue;
       const walls = draft.on('walls', floor).map((wall) => wall.id);
       keepingSpots(draft, floor, (places) => {
         planarise(draft, floor, walls, places);

@@ -9,6 +9,7 @@ import {
   NEW_FLOOR,
   type Plan,
   isSeenOn,
+  kindOf,
 } from './plan';
 import { floorHeight } from './storeys';
 
@@ -79,3 +80,16 @@ function same(own: Readonly<Record<Id, Entity>>, now: readonly Entity[], byValue
     )
   );
 }
+
+/** Is all that is on a floor the same in two plans? */
+export const isAlikeOn = (a: Plan, b: Plan, floor: Id): boolean =>
+  Object.hasOwn(a.floors, floor) &&
+  Object.hasOwn(b.floors, floor) &&
+  COLLECTIONS.every((name) => {
+    if (name === 'floors' || a[name] === b[name]) return true;
+    const [one, two] = [a, b].map((plan) =>
+      Object.values<Entity>(plan[name]).filter((entity) => kindOf(name).floorOf(entity, plan) === floor),
+    );
+    const there = new Map(two!.map((entity) => [entity.id, entity]));
+    return one!.length === two!.length && one!.every((entity) => sameEntity(entity, there.get(entity.id)));
+  });
