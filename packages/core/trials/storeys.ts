@@ -197,7 +197,7 @@ function intentFor(plan: Plan, floor: Id, act: Step['act'], g: Gesture): Intent 
 const repaired = (plan: Plan, before: Plan, sound: readonly Plan[]) =>
   repairPlan(plan, before, 'm', sound)?.plan ?? null;
 
-const OF_HOUSE: ReadonlySet<Gesture['what']> = new Set(['type', 'form', 'gap', 'space']);
+const OF_HOUSE: ReadonlySet<Gesture['what']> = new Set(['type', 'form', 'gap', 'space', 'thickness']);
 
 /** One draws on one floor, one on another, of the same house. */
 function twoPeople(plan: Plan, steps: readonly Step[], result: Storeys): string | null {
@@ -207,7 +207,7 @@ function twoPeople(plan: Plan, steps: readonly Step[], result: Storeys): string 
   const drawn = (floor: Id, from: number, seed: string): Plan => {
     let now = plan;
     steps.slice(from, from + 3).forEach(({ g }, i) => {
-      // a type belongs to the whole house: who changes one changes it on every floor
+      // types, and what is usual, belong to the whole house: who changes them does so on every floor
       const intent = OF_HOUSE.has(g.what) ? null : intentOf(now, g, floor);
       const done = intent && applyEdit(now, intent, `${seed}${i}`);
       if (done?.ok) now = done.plan;
