@@ -130,6 +130,14 @@ test('two people add a floor at once: both are there, at levels of their own', (
   expect(groundFloor(merged.plan).id).toBe('ground');
 });
 
+test('two floors at one level are refused in words, wherever they come from', () => {
+  const { plan } = new House();
+  const one = plan.floors['ground']!;
+  const two = { ...plan, floors: { ...plan.floors, up: { ...one, id: 'up', name: 'Loft' } } };
+  const read = readPlan(JSON.parse(JSON.stringify(two)));
+  expect(read.ok ? '' : read.reason).toContain('Ground floor and Loft lie at one level.');
+});
+
 test('a document of the version before has floors without a height', () => {
   const { floors, ...rest } = newPlan({ name: 'Old' });
   const old = { ...rest, schema: 8, floors: { ground: { id: 'ground', name: floors['ground']!.name, level: 0 } } };

@@ -35,7 +35,7 @@ export const floorMark = (plan: { readonly floors: Collection<Floor> }, floor: I
   return own && Object.keys(plan.floors).length > 1 ? `${own.level}.` : '';
 };
 
-export const floorKind: Kind<Floor, object> = {
+export const floorKind: Kind<Floor, { readonly floors: Collection<Floor> }> = {
   one: 'floor',
   many: 'floors',
   most: 60,
@@ -57,4 +57,8 @@ export const floorKind: Kind<Floor, object> = {
     together('whether it is shown', 'hidden'),
   ],
   refers: [],
+  unsound: ({ id, name, level }, { floors }) => {
+    const other = Object.values(floors).find((each) => each.id < id && each.level === level);
+    return other ? `${other.name || 'A floor'} and ${name || 'another'} lie at one level.` : null;
+  },
 };
