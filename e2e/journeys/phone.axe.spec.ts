@@ -42,6 +42,7 @@ test('every main view can be used by everybody, as far as axe can tell', async (
   await clean(page, 'made of');
   await key(page, 'Done').tap();
   for (const [part, shown] of [
+    ['Floors', 'floors'],
     ['Openings', 'schedule'],
     ['Readings', 'readings'],
     ['History', 'history'],
@@ -54,6 +55,17 @@ test('every main view can be used by everybody, as far as axe can tell', async (
   await page.getByLabel('Name (can wait)').waitFor();
   await clean(page, 'this job');
   await key(page, 'Back to the plan').tap();
+  const stairs = await page
+    .getByTestId(/^stairs .* treads$/)
+    .last()
+    .boundingBox();
+  await page.touchscreen.tap(stairs!.x + stairs!.width / 2, stairs!.y + stairs!.height / 2);
+  await page.getByTestId('stairs-checks').waitFor();
+  await clean(page, 'stairs');
+  await page.getByRole('tab', { name: 'Form' }).tap();
+  await key(page, 'Spiral').waitFor();
+  await clean(page, 'form of stairs');
+  await key(page, 'Done').tap();
   // a desk at 200 %
   await page.setViewportSize({ width: 640, height: 400 });
   await page.getByRole('tab', { name: 'Plan' }).waitFor();

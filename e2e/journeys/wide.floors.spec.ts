@@ -38,6 +38,24 @@ test('from the keyboard: a floor drawn along the one below, hidden, put in order
   // 8 × 5 m, the bay of 1.6 m², the lean-to of 2.5 × 3 m and the wall between
   expect(Number(/([\d.]+) m²/.exec(loft!)![1])).toBeGreaterThan(49.1);
 
+  // stairs from the ground floor, put down in the middle, typed and moved by the arrows
+  await strip.getByRole('button', { name: /^Ground floor/ }).focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('t');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('stairs-checks')).toBeVisible();
+  await key(page, /^Width: /).focus();
+  await page.keyboard.type('0.95');
+  await page.keyboard.press('Enter');
+  await expect(key(page, 'Width: 0.95 m')).toBeVisible();
+  const where = await page.getByTestId('chosen-stairs').getAttribute('d');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(page.getByTestId('chosen-stairs')).not.toHaveAttribute('d', where!);
+  await page.keyboard.press('Delete');
+  await expect(page.getByTestId('stairs-checks')).toHaveCount(0);
+  await enter(page, /^First floor, /);
+
   // hidden: it shines through no more, and comes back
   await strip.getByRole('button', { name: /^Ground floor/ }).focus();
   await page.keyboard.press('Enter');

@@ -58,6 +58,7 @@ function furnished(gestures: Parameters<typeof play>[0]): Plan {
   const intents: Intent[] = [
     ...deriveFloor(plan, 'ground').rooms.flatMap((room, i) => [
       hook(room.faces[i % room.faces.length]!.key, 40),
+      { kind: 'addStairs' as const, floor: 'ground', form: 'stairs' as const, path: [room.room.at] },
       {
         kind: 'readHeight' as const,
         room: room.room.id,

@@ -79,7 +79,7 @@ describe('steps', () => {
           expect(tread.from).toBeCloseTo(shape.treads[i]!.to, 6);
         });
       }),
-      { numRuns: 150, seed: SEED },
+      { numRuns: 60, seed: SEED },
     );
   });
 
@@ -151,9 +151,9 @@ describe('the shape', () => {
         }
         expect(stair.width).toBeGreaterThan(0);
       }),
-      { numRuns: 120, seed: SEED },
+      { numRuns: 60, seed: SEED },
     );
-    expect(met).toBeGreaterThan(40);
+    expect(met).toBeGreaterThan(20);
   });
 
   test('the walking line is as long as walking it in steps of a millimetre', () => {
@@ -173,7 +173,7 @@ describe('the shape', () => {
         }
         expect(Math.abs(walked - shape.length)).toBeLessThan(0.5);
       }),
-      { numRuns: 40, seed: SEED },
+      { numRuns: 20, seed: SEED },
     );
   });
 
@@ -210,6 +210,31 @@ describe('the shape', () => {
   });
 });
 
+test('drawn round two corners they turn where they were drawn; drawn longer than there are steps, where there are some', () => {
+  const { house } = twoFloors();
+  const leg = (by: 'landing' | 'winders', long: number) =>
+    on(
+      house,
+      house.do(
+        add(
+          [
+            { x: 2000, y: 3000 },
+            { x: 2000 + 3 * 244 + 450, y: 3000 },
+            { x: 2000 + 3 * 244 + 450, y: 3000 + 450 + 2 * 244 + 450 + long },
+            { x: 6000, y: 3000 + 450 + 2 * 244 + 450 + long },
+          ],
+          { turning: by },
+        ),
+      )!,
+    ).steps;
+  // 14 risers: 3 treads, the turn, 2 treads, the turn, the rest
+  expect(leg('landing', 0).flights).toEqual([3, 2, 6]);
+  expect(leg('winders', 0).flights).toEqual([3, 2, 2]);
+  const long = leg('landing', 4000);
+  expect(long.misfit).toBeNull();
+  expect(long.risers).toBe(14);
+});
+
 describe('headroom and the opening above', () => {
   /** By brute force: the least height over the nosings' line at points of the walking line that no opening is over. */
   function sampled(house: House, made: StairOnFloor): number {
@@ -239,7 +264,7 @@ describe('headroom and the opening above', () => {
         expect(Math.abs((least?.mm ?? Infinity) - brute)).toBeLessThan(25);
         if (from === null) expect(least!.mm).toBeGreaterThan(1999);
       }),
-      { numRuns: 100, seed: SEED },
+      { numRuns: 50, seed: SEED },
     );
   });
 

@@ -13,6 +13,7 @@ import {
 } from '../plan/plan';
 import { surfaceContains } from '../rooms';
 import { stairInHouse } from '../stairs/on-floor';
+import { treadsOf } from '../stairs/steps';
 import { edit } from './edit';
 import { requireFloor, requireNote, requirePositive } from './require';
 
@@ -99,8 +100,13 @@ function addStairs(draft: Draft, { floor, form, path, turning = 'landing' }: Add
     opening: { shape: form === 'ramp' ? 'none' : 'as stairs', from: null, margin: 0 },
     note: '',
   });
-  if (form === 'stairs' && rest.length > 1)
-    draft.put('stairs', { ...draft.stairs[id]!, turns: turnsAlong(draft, id, path, turning) });
+  if (form === 'stairs' && rest.length > 1) {
+    const turns = turnsAlong(draft, id, path, turning);
+    draft.put('stairs', { ...draft.stairs[id]!, turns });
+    // drawn longer than the height has steps: they turn where there are some
+    if (stairInHouse(draft, draft.stairs[id]!).steps.misfit)
+      draft.put('stairs', { ...draft.stairs[id]!, turns: turns.map((each) => ({ ...each, after: null })) });
+  }
   requireInRoom(draft, draft.stairs[id]!);
   return id;
 }
@@ -167,6 +173,8 @@ function turnsAlong(draft: Draft, id: Id, path: readonly Point[], by: StairTurn[
       turns.push({ after: risers, angle: Math.sign(squared) * 180, by });
       i += 1;
     } else turns.push({ after: risers, angle: Math.max(-150, Math.min(150, squared)), by });
+    // a landing is one tread, winders are several
+    risers += treadsOf(turns.at(-1)!) - 1;
   }
   return turns;
 }

@@ -138,7 +138,7 @@ const PRESSED_BY_KEYS = ['button', 'menuitem', 'tab', 'link', 'radio', 'switch']
   .join();
 
 /** Tools that draw without a pointer: Enter begins, arrows and lengths go on. */
-const DRAWS_FROM_KEYS: readonly ToolName[] = ['box', 'corners', 'shape'];
+const DRAWS_FROM_KEYS: readonly ToolName[] = ['box', 'corners', 'shape', 'stairs'];
 
 const TOOL_KEYS = new Map(
   (Object.keys(TOOL_WORDS) as ToolName[]).map((name) => [TOOL_WORDS[name].key.toLowerCase(), name] as const),

@@ -72,6 +72,10 @@ export const startHere: Command = (dispatch, getState) => {
         mirror: false,
       }),
     );
+  if (tool === 'stairs') {
+    const done = dispatch(edit({ kind: 'addStairs', floor: floor.floor, path: [at], ...choices.stairs }));
+    if (done.ok && done.made) dispatch(planActions.selected({ kind: 'stairs', id: done.made }));
+  }
   dispatch(viewActions.crosshairShown(false));
 };
 
