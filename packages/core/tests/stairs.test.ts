@@ -11,6 +11,7 @@ import {
   drawFloor,
   flattened,
   intersection,
+  fromWallBehind,
   hitAt,
   inverse,
   leastHeadroom,
@@ -551,4 +552,19 @@ test('open risers want the treads to overlap', () => {
   ]);
   house.do(change(id, { nosing: 16 }));
   expect(nosing()!.ok).toBe(true);
+});
+
+test('begins so far from the wall behind it as was taped', () => {
+  const { house } = twoFloors();
+  const id = house.do(add(WAY))!;
+  expect(fromWallBehind(on(house, id).stair, house.floor)).toBeCloseTo(2000, 6);
+  house.do(change(id, { fromWall: 1200 }));
+  const { stair } = on(house, id);
+  expect([stair.x, stair.y]).toEqual([1200, 4000]);
+  house.do(change(id, { turn: 90 }));
+  house.do(change(id, { fromWall: 800 }));
+  expect(on(house, id).stair.y).toBeCloseTo(800, 6);
+  expect(house.tries(change(id, { fromWall: 20_000 }))).toBe(
+    'Stairs begin in a room. Put their first step inside one.',
+  );
 });

@@ -12,6 +12,7 @@ import {
   type StairTurn,
 } from '../plan/plan';
 import { surfaceContains } from '../rooms';
+import { fromWallBehind } from '../stairs/from-wall';
 import { stairInHouse } from '../stairs/on-floor';
 import { treadsOf } from '../stairs/steps';
 import { edit } from './edit';
@@ -34,6 +35,8 @@ export type StairChange = Partial<Omit<Stair, 'id' | 'floor' | 'x' | 'y' | 'open
   readonly to?: Point;
   /** With its side at a wall that is near and runs along it. */
   readonly toWall?: boolean;
+  /** From the wall behind to the first riser, mm. */
+  readonly fromWall?: number;
   /** Risers up to its first turn. */
   readonly firstTurnAfter?: number;
   /** Of all goings together, as it was read, mm: each is its share. */
@@ -181,7 +184,8 @@ function turnsAlong(draft: Draft, id: Id, path: readonly Point[], by: StairTurn[
 
 function changeStairs(draft: Draft, { stair: id, change }: ChangeStairs): void {
   const stair = requireStairs(draft, id);
-  const { to, toWall, run, opening, firstTurnAfter, ...given } = change;
+  const { toWall, run, opening, firstTurnAfter, fromWall, ...own } = change;
+  const { to = fromWall === undefined ? undefined : offWall(draft, stair, fromWall), ...given } = own;
   const [first, ...others] = given.turns ?? stair.turns;
   const rest =
     firstTurnAfter === undefined || !first
@@ -211,6 +215,14 @@ function changeStairs(draft: Draft, { stair: id, change }: ChangeStairs): void {
   if (steps.misfit && (rest.turns || rest.risers !== undefined)) throw new Refusal(steps.misfit);
   if (shape.length > LONGEST) throw new Refusal('Stairs longer than 30 m can’t be right.');
   if (to || rest.turn !== undefined) requireInRoom(draft, draft.stairs[id]!);
+}
+
+/** Where it begins so far from the wall behind it, on the way it goes. */
+function offWall(draft: Draft, stair: Stair, mm: number): Point {
+  const now = fromWallBehind(stair, deriveFloor(draft.before, stair.floor));
+  if (now === null) throw new Refusal('There is no wall behind its first step to be so far from.');
+  const angle = (stair.turn * Math.PI) / 180;
+  return moved(stair, { x: Math.cos(angle), y: Math.sin(angle) }, mm - now);
 }
 
 function placeOf(draft: Draft, { floor, turn, width }: Stair, to: Point, toWall: boolean): Point {

@@ -1,4 +1,5 @@
 export * from './checks';
+export * from './from-wall';
 export * from './on-floor';
 export * from './shape';
 export * from './steps';

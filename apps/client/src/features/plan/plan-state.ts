@@ -65,7 +65,8 @@ export type Field =
   | 'from'
   | 'run'
   | 'nosing'
-  | 'margin';
+  | 'margin'
+  | 'start';
 
 /**
  * Which side of what is chosen is looked at, in the place of its figures: what stands in it, what it is made of, what can be done with it; the tray of kinds, the

@@ -72,6 +72,7 @@ const MAY_BE_ZERO: readonly Field[] = [
   'from',
   'nosing',
   'margin',
+  'start',
 ];
 
 const selectKept = (state: RootState) => state.plan.proposal;

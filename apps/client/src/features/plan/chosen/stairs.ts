@@ -1,4 +1,11 @@
-import { type Intent, type StairChange, formatLength, formatSize } from '@velvet-tape/core';
+import {
+  type Intent,
+  type StairChange,
+  deriveFloor,
+  formatLength,
+  formatSize,
+  fromWallBehind,
+} from '@velvet-tape/core';
 import { edit } from '../edit';
 import { field } from '../foot/fields';
 import { planActions } from '../plan-slice';
@@ -26,7 +33,10 @@ export const stairsKind: ChosenKind<Of<'stairs'>> = {
         ...(opening.length > 0 ? [field('margin', size(stair.opening.margin))] : []),
         field('turn', wayInWords(stair.turn), 'Way up'),
       ];
+    const floor = deriveFloor(state.plan.plan!, stair.floor);
+    const start = fromWallBehind(stair, floor);
     return [
+      ...(start === null ? [] : [field('start', long(start))]),
       field('width', long(stair.width)),
       ...(stepped ? [field('risers', String(steps.risers))] : []),
       field('going', long(steps.going), stepped ? 'Going' : 'Length'),
@@ -82,6 +92,8 @@ function changeOf(name: Field, value: number): StairChange | null {
       return { [name]: value };
     case 'margin':
       return { opening: { margin: value } };
+    case 'start':
+      return { fromWall: value };
     case 'after':
       return { firstTurnAfter: value };
     case 'from':
