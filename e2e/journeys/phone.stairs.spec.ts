@@ -17,11 +17,11 @@ test('a second storey carried up without bay and lean-to, stairs in one stroke, 
   await key(page, 'More about Ground floor').tap();
   await key(page, 'Carry Ground floor up').tap();
   const carry = page.getByTestId('carry');
-  const chosen = carry.getByText(/walls continue/);
+  const counted = carry.getByText(/walls continue/);
   const marked = carry.getByTestId('floor-picture').locator('[data-testid=marked]');
   const tapped = async (x: number, y: number) => finger.tap(await ofHouse(marked, { x, y }));
-  await expect(chosen).toHaveText(/^\d+ of/);
-  const count = async () => Number(/^(\d+)/.exec((await chosen.textContent())!)![1]);
+  await expect(counted).toHaveText(/^\d+ of/);
+  const count = async () => Number(/^(\d+)/.exec((await counted.textContent())!)![1]);
   for (const [x, y, change] of [
     [3750, -850, -1],
     [2750, -430, -1],
@@ -33,7 +33,7 @@ test('a second storey carried up without bay and lean-to, stairs in one stroke, 
   ] as const) {
     const before = await count();
     await tapped(x, y);
-    await expect(chosen).toHaveText(new RegExp(`^${before + change} of`));
+    await expect(counted).toHaveText(new RegExp(`^${before + change} of`));
   }
   await key(page, 'To a new floor above').tap();
   await expect(key(page, 'Floor: First floor')).toBeVisible();
@@ -57,6 +57,13 @@ test('a second storey carried up without bay and lean-to, stairs in one stroke, 
   await expect(checks.getByText('14 × 192.9 / 244')).toBeVisible();
   await expect(checks.getByText(/^2 × rise \+ going is 629\.7 mm/)).toBeVisible();
   await expect(key(page, 'Risers: 14')).toBeVisible();
+
+  // dragged they move, and catch on the wall again
+  const chosen = page.getByTestId('chosen-stairs');
+  const before = await chosen.getAttribute('d');
+  await finger.drag(await at(2500, 4500), await at(3500, 4470));
+  await expect(chosen).not.toHaveAttribute('d', before!);
+  await expect(page.getByTestId(/stairs .* treads/)).toHaveCount(1);
 
   // what can't be is refused in words, and nothing is lost
   await key(page, 'Risers: 14').tap();

@@ -49,8 +49,7 @@ test('from the keyboard: a floor drawn along the one below, hidden, put in order
   await page.keyboard.press('Enter');
   await expect(key(page, 'Width: 0.95 m')).toBeVisible();
   const where = await page.getByTestId('chosen-stairs').getAttribute('d');
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('Shift+ArrowRight');
+  await page.keyboard.press('Shift+ArrowLeft');
   await expect(page.getByTestId('chosen-stairs')).not.toHaveAttribute('d', where!);
   await page.keyboard.press('Delete');
   await expect(page.getByTestId('stairs-checks')).toHaveCount(0);

@@ -81,6 +81,8 @@ export function useShortcuts(): void {
         return () => {
           dispatch(takeTool(taken));
           dispatch(viewActions.crosshairShown(DRAWS_FROM_KEYS.includes(taken)));
+          // Enter draws now: it is not for the button that had the focus
+          if (DRAWS_FROM_KEYS.includes(taken)) (event.target as HTMLElement | null)?.blur?.();
         };
       switch (key.toLowerCase()) {
         case '?':

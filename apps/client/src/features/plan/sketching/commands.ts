@@ -74,7 +74,10 @@ export const startHere: Command = (dispatch, getState) => {
     );
   if (tool === 'stairs') {
     const done = dispatch(edit({ kind: 'addStairs', floor: floor.floor, path: [at], ...choices.stairs }));
-    if (done.ok && done.made) dispatch(planActions.selected({ kind: 'stairs', id: done.made }));
+    if (done.ok && done.made) {
+      dispatch(planActions.toolChosen('choose'));
+      dispatch(planActions.selected({ kind: 'stairs', id: done.made }));
+    }
   }
   dispatch(viewActions.crosshairShown(false));
 };

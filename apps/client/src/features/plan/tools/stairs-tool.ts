@@ -47,7 +47,10 @@ export function stairsTool(bench: Bench): Tool {
       const intent = intentOf(stroke, pointer.reach);
       drop();
       const { made } = bench.commit(intent, seed);
-      if (made) bench.select({ kind: 'stairs', id: made });
+      if (!made) return;
+      // the next drag moves them
+      bench.handOver('choose');
+      bench.select({ kind: 'stairs', id: made });
     },
     cancel: drop,
   };
