@@ -321,7 +321,7 @@ describe('checks', () => {
     ['UK', { risers: 13, rise: 2860, going: 220 }, ['pitch (Approved Document K)']],
     ['UK', { risers: 13, rise: 2600, going: 223 }, []],
     // IRC R311.7: 7 3/4″ and 10″, 36″ wide
-    ['US', { risers: 14, rise: 14 * 196.85, going: 254 }, []],
+    ['US', { risers: 14, rise: 14 * 196.85, going: 254, width: 914.4 }, []],
     [
       'US',
       { risers: 13, rise: 13 * 199, going: 250, width: 900 },
@@ -567,4 +567,12 @@ test('begins so far from the wall behind it as was taped', () => {
   expect(house.tries(change(id, { fromWall: 20_000 }))).toBe(
     'Stairs begin in a room. Put their first step inside one.',
   );
+});
+
+test('in feet and inches they measure whole inches', () => {
+  const { house } = twoFloors({ units: 'imperial' });
+  for (const form of ['stairs', 'spiral', 'ladder', 'hatch', 'ramp'] as const) {
+    const { stair } = on(house, house.do(add(WAY, { form }))!);
+    for (const mm of [stair.width, stair.well, stair.nosing]) expect(Math.abs((mm / 25.4) % 1)).toBeLessThan(1e-9);
+  }
 });

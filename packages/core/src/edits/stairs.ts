@@ -10,6 +10,7 @@ import {
   type StairOpening,
   type StairRule,
   type StairTurn,
+  type Units,
 } from '../plan/plan';
 import { surfaceContains } from '../rooms';
 import { fromWallBehind } from '../stairs/from-wall';
@@ -59,12 +60,26 @@ export interface ChooseStairRule {
   readonly rule: StairRule;
 }
 
-/** Usual widths, mm (common practice, no source; in the US the least that IRC R311.7.1 allows, 36″). */
-const usualWidth = (form: StairForm, us: boolean): number => {
-  if (form === 'ladder') return 400;
-  if (form === 'hatch') return 600;
-  if (form === 'spiral') return 700;
-  return us ? 914.4 : 900;
+/**
+ * What stairs measure that were not measured yet, mm (common practice, no source; in the US flights are 36″ wide, the least that IRC R311.7.1 allows): width, well
+ * and nosing, in whole inches where the house is.
+ */
+const USUAL: Record<
+  Units,
+  { readonly width: Record<StairForm, number>; readonly newel: number; readonly well: number; readonly nosing: number }
+> = {
+  metric: {
+    width: { stairs: 900, spiral: 700, ladder: 400, hatch: 600, ramp: 900 },
+    newel: 120,
+    well: 100,
+    nosing: 20,
+  },
+  imperial: {
+    width: { stairs: 914.4, spiral: 711.2, ladder: 406.4, hatch: 609.6, ramp: 914.4 },
+    newel: 127,
+    well: 101.6,
+    nosing: 25.4,
+  },
 };
 
 /** How near a wall its side may be drawn to stand at it, and how far off a wall's way its own may be, mm and degrees. */
@@ -81,7 +96,8 @@ function addStairs(draft: Draft, { floor, form, path, turning = 'landing' }: Add
   const [start, ...rest] = path;
   if (!start) throw new Refusal('Draw the way up: press where it begins and drag to where it ends.');
   const id = draft.newId();
-  const width = usualWidth(form, draft.job.stairRule === 'US');
+  const usual = USUAL[draft.job.units];
+  const width = usual.width[form];
   const { at, turn } = placed(draft, floor, start, rest[0] ?? null, width);
   draft.put('stairs', {
     id,
@@ -96,8 +112,8 @@ function addStairs(draft: Draft, { floor, form, path, turning = 'landing' }: Add
     going: null,
     turns: [],
     side: 'right',
-    well: form === 'spiral' ? 120 : 100,
-    nosing: form === 'stairs' || form === 'spiral' ? 20 : 0,
+    well: form === 'spiral' ? usual.newel : usual.well,
+    nosing: form === 'stairs' || form === 'spiral' ? usual.nosing : 0,
     open: form === 'ladder',
     rail: form === 'stairs' || form === 'spiral' ? 'both' : 'none',
     opening: { shape: form === 'ramp' ? 'none' : 'as stairs', from: null, margin: 0 },

@@ -94,7 +94,7 @@ function SideShown({ side }: { side: Side }) {
   return (
     <>
       {figures && <FieldBar />}
-      {Tiles && (
+      {Tiles && !(typing && panel === 'type') && (
         <ScrollView style={styles.tiles}>
           <SideTiles side={side} />
         </ScrollView>

@@ -40,7 +40,7 @@ export const LABEL: Record<Field, string> = {
   run: 'All goings',
   nosing: 'Nosing',
   margin: 'Margin',
-  start: 'From the wall',
+  start: 'From wall',
 };
 
 export const field = (name: Field, value: string, label = LABEL[name]): FieldShown => ({ name, label, value });
