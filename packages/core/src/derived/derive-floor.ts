@@ -1,5 +1,6 @@
-import { lastFor } from '../memory';
+import { lastFor, onceFor } from '../memory';
 import {
+  type Box,
   type Point,
   type Ring,
   alongOf,
@@ -9,6 +10,7 @@ import {
   intersection,
   pointAt,
   ringsArea,
+  ringsBox,
 } from '../geometry';
 import {
   type Corner,
@@ -155,8 +157,8 @@ function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
     return outline ? [remembering(solid, outline)] : [];
   });
   const stairs = stairsOn(plan, floor);
-  const holes = stairs.flatMap(({ fromAbove, opening }) => (fromAbove ? opening : []));
-  const beneath = stairs.flatMap(({ fromAbove, outline }) => (fromAbove ? [] : outline));
+  const openings = stairs.flatMap(({ fromAbove, opening }) => (fromAbove ? opening : []));
+  const goingUp = stairs.flatMap(({ fromAbove, outline }) => (fromAbove ? [] : outline));
   const seen = (run: FaceRun, room: Id | null) => {
     const kind = run.bulge === 0 ? 'length' : 'chord';
     return wallFace(
@@ -174,6 +176,7 @@ function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
       if (!whole) return [];
       const outline = cleared(whole, solids);
       const ceilingHeight = ceilingHeightOf(plan, room);
+      const [holes, beneath] = [ringsAt(outline, openings), ringsAt(outline, goingUp)];
       const last = rooms.get(outline);
       // without readings every length is rough: then the room is as it was when its outline and its openings are
       if (
@@ -314,6 +317,19 @@ interface On {
 }
 
 const rooms = new WeakMap<RoomOutline, On & { derived: DerivedRoom }>();
+
+const outlineBox = onceFor(({ rings }: RoomOutline): Box | null => ringsBox(rings));
+const ringBox = onceFor((ring: Ring): Box | null => ringsBox([ring]));
+
+/** Those of some rings that are near an outline: of the others it does not depend. */
+function ringsAt(outline: RoomOutline, rings: readonly Ring[]): readonly Ring[] {
+  const own = rings.length > 0 ? outlineBox(outline) : null;
+  if (!own) return [];
+  return rings.filter((ring) => {
+    const box = ringBox(ring);
+    return box && box.minX < own.maxX && box.maxX > own.minX && box.minY < own.maxY && box.maxY > own.minY;
+  });
+}
 
 const sameRings = (a: readonly Ring[], b: readonly Ring[]): boolean =>
   a.length === b.length && a.every((ring, i) => ring === b[i]);

@@ -194,21 +194,26 @@ function seenFromBelow(on: StairOnFloor, style: DrawingStyle, hidden: readonly R
   });
 }
 
-function seenFromAbove(on: StairOnFloor, derived: DerivedFloor, hidden: readonly Ring[]): readonly Mark[] {
-  const { stair, shape, opening } = on;
-  if (opening.length === 0) return [];
-  const id = `stairs ${stair.id} below`;
-  const seen = hidden.length > 0 ? difference(opening, hidden) : opening;
-  const treads = shape.treads.flatMap(({ ring, to }) => (to > on.openFrom ? intersection([ring], seen) : []));
-  const edge = path('void.edge', `${id} edge`, opening, true);
-  if (stair.form === 'hatch') return [edge, path('void.cross', `${id} cross`, crossed(opening), false)];
-  return [
-    ...(treads.length > 0 ? [path('stair.tread', `${id} treads`, treads, true)] : []),
-    edge,
-    ...railRound(on, derived, id),
-    ...arrowOnly(on, id),
-  ];
-}
+const lastDown = lastFor<StairOnFloor, readonly Mark[]>();
+
+/** While the walls round the opening and what hides it are the same, so are the marks. */
+const seenFromAbove = (on: StairOnFloor, derived: DerivedFloor, hidden: readonly Ring[]): readonly Mark[] =>
+  on.opening.length === 0
+    ? []
+    : lastDown(on, [derived.network, ...hidden], () => {
+        const { stair, shape, opening } = on;
+        const id = `stairs ${stair.id} below`;
+        const seen = hidden.length > 0 ? difference(opening, hidden) : opening;
+        const treads = shape.treads.flatMap(({ ring, to }) => (to > on.openFrom ? intersection([ring], seen) : []));
+        const edge = path('void.edge', `${id} edge`, opening, true);
+        if (stair.form === 'hatch') return [edge, path('void.cross', `${id} cross`, crossed(opening), false)];
+        return [
+          ...(treads.length > 0 ? [path('stair.tread', `${id} treads`, treads, true)] : []),
+          edge,
+          ...railRound(on, derived, id),
+          ...arrowOnly(on, id),
+        ];
+      });
 
 /** Lettering no higher than this, mm of the house, is looked at closely: risers are drawn under the nosings. */
 const CLOSE = 75;
