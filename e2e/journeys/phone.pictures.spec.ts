@@ -155,8 +155,8 @@ test('a picture of 40 megapixels comes in smaller, beside the screen, within a c
   const file = { name: 'large.jpg', mimeType: 'image/jpeg', buffer: bytes };
   await bringIn(page, file);
   await expect(page.getByTestId('picture-work')).toContainText('Making the picture ready');
-  // it can be stopped, and begun again
-  await press(page, 'Stop');
+  // it can be stopped, and begun again: at once, as it may be done before a finger has come there
+  await page.getByRole('button', { name: 'Stop', exact: true }).dispatchEvent('click');
   await expect(page.getByTestId('picture-work')).toHaveCount(0);
   await expect(refusal(page)).toHaveCount(0);
   await expect(pictureOn(page)).toHaveCount(0);
