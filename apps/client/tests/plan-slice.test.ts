@@ -28,6 +28,24 @@ test('undo and redo go back and forth to the very same plan', () => {
   expect(store.getState().plan.plan).toEqual(drawn);
 });
 
+test('what was chosen and is gone after Undo is chosen no more, and what was undone is still said', () => {
+  const store = opened();
+  const path = [
+    { x: 600, y: 600 },
+    { x: 2000, y: 600 },
+  ];
+  const done = store.dispatch(edit({ kind: 'addStairs', floor: 'ground', form: 'stairs', path }));
+  if (!done.ok) throw new Error(done.reason);
+  store.dispatch(planActions.selected({ kind: 'stairs', id: done.made! }));
+  store.dispatch(planActions.undone());
+  expect(store.getState().plan.selection).toEqual({ kind: 'nothing' });
+  expect(store.getState().plan.notice?.text).toBe('Undone: add stairs');
+  store.dispatch(planActions.redone());
+  store.dispatch(planActions.selected({ kind: 'stairs', id: done.made! }));
+  store.dispatch(planActions.typed('1'));
+  expect(store.getState().plan.selection.kind).toBe('stairs');
+});
+
 test('Enter tapes the wall and hands on to the next; after the last the room is chosen', () => {
   const store = opened();
   chooseFirstWall(store);

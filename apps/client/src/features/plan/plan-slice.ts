@@ -223,4 +223,27 @@ function onAFloor(state: PlanState): PlanState {
   return moved;
 }
 
-export const planReducer: typeof slice.reducer = (state, action) => onAFloor(slice.reducer(state, action));
+/** Where what can be chosen by its id is kept. */
+const KEPT_IN = {
+  room: 'rooms',
+  opening: 'openings',
+  corner: 'corners',
+  solid: 'solids',
+  stairs: 'stairs',
+  underlay: 'underlays',
+} as const;
+
+/** What was chosen and is gone, as after Undo, is chosen no more. */
+function chosenIsThere(state: PlanState): PlanState {
+  const { plan, selection } = state;
+  if (!plan || !(selection.kind in KEPT_IN) || !('id' in selection)) return state;
+  if (Object.hasOwn(plan[KEPT_IN[selection.kind as keyof typeof KEPT_IN]], selection.id)) return state;
+  const left = { ...state, naming: null };
+  select(left, { kind: 'nothing' });
+  return left;
+}
+
+export const planReducer: typeof slice.reducer = (state, action) => {
+  const next = slice.reducer(state, action);
+  return next === state ? next : chosenIsThere(onAFloor(next));
+};
