@@ -236,7 +236,7 @@ const KEPT_IN = {
 /** What was chosen and is gone, as after Undo, is chosen no more. */
 function chosenIsThere(state: PlanState): PlanState {
   const { plan, selection } = state;
-  if (!plan || !(selection.kind in KEPT_IN) || !('id' in selection)) return state;
+  if (!plan || !('id' in selection) || !Object.hasOwn(KEPT_IN, selection.kind)) return state;
   if (Object.hasOwn(plan[KEPT_IN[selection.kind as keyof typeof KEPT_IN]], selection.id)) return state;
   const left = { ...state, naming: null };
   select(left, { kind: 'nothing' });
