@@ -76,6 +76,18 @@ test('a second storey carried up without bay and lean-to, stairs in one stroke, 
   await type(page, '0.85');
   await expect(key(page, 'Width: 0.85 m')).toBeVisible();
   await page.getByRole('tab', { name: 'Form' }).tap();
+  // whatever leads up can be made of them, and is drawn as what it is
+  for (const [form, drawn] of [
+    ['Half turn', /stairs .* treads/],
+    ['Spiral', /stairs .* treads/],
+    ['Ladder', /stairs .* opening/],
+    ['Ramp', /stairs .* line/],
+    ['Hatch', /^stairs [\w-]+$/],
+  ] as const) {
+    await key(page, form).tap();
+    await expect(key(page, form)).toHaveAttribute('aria-pressed', 'true');
+    await expect(page.getByTestId(drawn).first()).toBeVisible();
+  }
   await key(page, 'Quarter turn').tap();
   await key(page, 'They turn the other way').tap();
   await key(page, 'Winders').tap();

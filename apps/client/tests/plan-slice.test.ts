@@ -46,6 +46,21 @@ test('what was chosen and is gone after Undo is chosen no more, and what was und
   expect(store.getState().plan.selection.kind).toBe('stairs');
 });
 
+test('a slip on a floor that was carried is said against the floor below as soon as it is taped', () => {
+  const store = opened();
+  const { plan } = store.getState().plan;
+  const added = store.dispatch(edit({ kind: 'addFloor', of: 'ground', side: 'above' }));
+  if (!added.ok || !added.made) throw new Error('no floor');
+  const carried = { walls: Object.keys(plan!.walls), openings: [], solids: [], rooms: [] };
+  store.dispatch(edit({ kind: 'carryFloor', from: 'ground', to: added.made, ...carried }));
+  store.dispatch(planActions.floorChosen(added.made));
+  const face = selectFloor(store.getState())!.rooms[0]!.faces[0]!;
+  store.dispatch(planActions.selected({ kind: 'wall', face: face.key }));
+  store.dispatch(planActions.typed(((face.length + 200) / 1000).toFixed(3)));
+  store.dispatch(enter);
+  expect(store.getState().plan.notice?.text).toContain('This wall stands 200 mm farther out than on Ground floor');
+});
+
 test('Enter tapes the wall and hands on to the next; after the last the room is chosen', () => {
   const store = opened();
   chooseFirstWall(store);
