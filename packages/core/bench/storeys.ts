@@ -13,6 +13,16 @@ import {
 const STYLE = { lettering: 125, units: 'metric' } as const;
 const FLOORS = 4;
 
+const STAIRS: Intent = {
+  kind: 'addStairs',
+  floor: 'ground',
+  form: 'stairs',
+  path: [
+    { x: 800, y: 500 },
+    { x: 3000, y: 500 },
+  ],
+};
+
 const done = (plan: Plan, intent: Intent, seed: string): Plan => {
   const result = applyEdit(plan, intent, seed);
   if (!result.ok) throw new Error(result.reason);
@@ -21,19 +31,7 @@ const done = (plan: Plan, intent: Intent, seed: string): Plan => {
 
 /** A floor copied above itself, rooms, stairs and all, till there are so many. */
 export function storeys(floor: Plan, count: number): Plan {
-  let plan = done(
-    floor,
-    {
-      kind: 'addStairs',
-      floor: 'ground',
-      form: 'stairs',
-      path: [
-        { x: 800, y: 500 },
-        { x: 3000, y: 500 },
-      ],
-    },
-    'stairs',
-  );
+  let plan = done(floor, STAIRS, 'stairs');
   for (let i = 1; i < count; i += 1) {
     const below = floorsInOrder(plan).at(-1)!.id;
     const added = applyEdit(plan, { kind: 'addFloor', of: below, side: 'above' }, `f${i}`);
@@ -85,25 +83,7 @@ const median = (times: number[]): number => times.sort((a, b) => a - b)[Math.flo
 export function storeysBench(alone: Plan): string[] {
   const house = storeys(alone, FLOORS);
   const second = floorsInOrder(house)[1]!.id;
-  const [a, b] = [
-    works(
-      done(
-        alone,
-        {
-          kind: 'addStairs',
-          floor: 'ground',
-          form: 'stairs',
-          path: [
-            { x: 800, y: 500 },
-            { x: 3000, y: 500 },
-          ],
-        },
-        's',
-      ),
-      'ground',
-    ),
-    works(house, second),
-  ];
+  const [a, b] = [works(done(alone, STAIRS, 's'), 'ground'), works(house, second)];
   const lines = (['drag', 'read'] as const).map((name) => {
     const times: [number[], number[]] = [[], []];
     for (let i = -5; i < 120; i += 1) {

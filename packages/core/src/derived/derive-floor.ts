@@ -1,17 +1,5 @@
-import { lastFor, onceFor } from '../memory';
-import {
-  type Box,
-  type Point,
-  type Ring,
-  alongOf,
-  courseOf,
-  difference,
-  direction,
-  intersection,
-  pointAt,
-  ringsArea,
-  ringsBox,
-} from '../geometry';
+import { lastFor } from '../memory';
+import { type Point, type Ring, alongOf, courseOf, direction, pointAt } from '../geometry';
 import {
   type Corner,
   type GapReading,
@@ -29,17 +17,7 @@ import {
 } from '../plan/plan';
 import { floorPlan } from '../plan/floor-plan';
 import { openingSpan, sumsOfGaps } from '../openings';
-import {
-  type FaceRun,
-  type RoomMeasures,
-  type RoomOutline,
-  surfaceAt,
-  surfaceContains,
-  surfacesOf,
-  freeRuns,
-  labelPoint,
-  roomMeasures,
-} from '../rooms';
+import { type FaceRun, type RoomMeasures, type RoomOutline, surfaceAt, surfacesOf, freeRuns } from '../rooms';
 import { type SolidOutline, solidOutline, withoutSolids } from '../solids';
 import { type StairOnFloor, stairsOn } from '../stairs/on-floor';
 import { type Provenance, Survey } from '../trueup';
@@ -53,6 +31,7 @@ import {
   runOfReading,
   wallInsets,
 } from '../walls';
+import { derivedRoom, ringsAt, roomAsBefore } from './derive-room';
 
 /** An opening as it stands on a face: mm from the left end of the face, seen from inside the room. */
 export interface OpeningOnFace {
@@ -176,26 +155,13 @@ function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
       if (!whole) return [];
       const outline = cleared(whole, solids);
       const ceilingHeight = ceilingHeightOf(plan, room);
-      const [holes, beneath] = [ringsAt(outline, openings), ringsAt(outline, goingUp)];
-      const last = rooms.get(outline);
+      const on = { plan, holes: ringsAt(outline, openings), beneath: ringsAt(outline, goingUp) };
       // without readings every length is rough: then the room is as it was when its outline and its openings are
-      if (
-        last &&
-        readings.length === 0 &&
-        gaps.length === 0 &&
-        last.plan.openings === plan.openings &&
-        last.plan.types === plan.types &&
-        last.plan.readings === plan.readings &&
-        last.derived.room === room &&
-        sameRings(last.holes, holes) &&
-        sameRings(last.beneath, beneath) &&
-        last.derived.ceilingHeight === ceilingHeight
-      ) {
-        return [last.derived];
-      }
+      const last = readings.length + gaps.length === 0 ? roomAsBefore(on, room, outline, ceilingHeight) : null;
+      if (last) return [last];
       const faces = outline.runs.map((run) => seen(run, room.id));
       const labelled = known?.rooms.find((each) => each.room.id === room.id)?.label ?? null;
-      return [derivedRoom({ plan, holes, beneath }, room, outline, faces, ceilingHeight, labelled)];
+      return [derivedRoom(on, room, outline, faces, ceilingHeight, labelled)];
     });
   const free = freeRuns(network).map((run) => seen(run, null));
   const shown = new Set([...free, ...derivedRooms.flatMap((room) => room.faces)].map((face) => face.reading));
@@ -306,81 +272,6 @@ const wallFace = (
     [room, provenance, reading, ...openings.flatMap(({ opening, from, to }) => [opening, from, to])],
     () => ({ ...run, room, provenance, reading, openings }),
   );
-
-/** What a room was last worked out from, besides its outline. */
-interface On {
-  readonly plan: Plan;
-  /** Openings of stairs in the floor. */
-  readonly holes: readonly Ring[];
-  /** Where stairs go up: names keep off them. */
-  readonly beneath: readonly Ring[];
-}
-
-const rooms = new WeakMap<RoomOutline, On & { derived: DerivedRoom }>();
-
-const outlineBox = onceFor(({ rings }: RoomOutline): Box | null => ringsBox(rings));
-const ringBox = onceFor((ring: Ring): Box | null => ringsBox([ring]));
-
-/** Those of some rings that are near an outline: of the others it does not depend. */
-function ringsAt(outline: RoomOutline, rings: readonly Ring[]): readonly Ring[] {
-  const own = rings.length > 0 ? outlineBox(outline) : null;
-  if (!own) return [];
-  return rings.filter((ring) => {
-    const box = ringBox(ring);
-    return box && box.minX < own.maxX && box.maxX > own.minX && box.minY < own.maxY && box.maxY > own.minY;
-  });
-}
-
-const sameRings = (a: readonly Ring[], b: readonly Ring[]): boolean =>
-  a.length === b.length && a.every((ring, i) => ring === b[i]);
-
-function derivedRoom(
-  on: On,
-  room: Room,
-  outline: RoomOutline,
-  faces: readonly WallFace[],
-  ceilingHeight: number,
-  labelled: Point | null,
-): DerivedRoom {
-  const known = rooms.get(outline);
-  const last = known && sameRings(known.holes, on.holes) && sameRings(known.beneath, on.beneath) ? known.derived : null;
-  if (last?.room === room && last.ceilingHeight === ceilingHeight && last.faces.every((face, i) => face === faces[i]))
-    return last;
-  const standing = room.overVoid ? [] : lessRings(outline.rings, on.holes);
-  const bare = lessRings(room.overVoid ? outline.rings : standing, on.beneath);
-  const inRoom = faces.flatMap((face) => face.openings);
-  const derived = {
-    room,
-    outline,
-    faces,
-    // while its walls are dragged the label stays, as long as it is in the room
-    label: labelled && surfaceContains(outline.rings, labelled) ? labelled : labelOf(room, outline, bare, last),
-    ceilingHeight,
-    standing,
-    measures: {
-      ...roomMeasures(outline, ceilingHeight, inRoom),
-      ...(standing !== outline.rings && { area: Math.max(0, ringsArea(standing)) }),
-    },
-    rough: faces.some((face) => face.provenance === 'rough'),
-  };
-  if (!labelled) rooms.set(outline, { ...on, derived });
-  return derived;
-}
-
-/** Where it was put by hand, as long as that is in the room; else where there is most room for it. */
-function labelOf(room: Room, outline: RoomOutline, bare: readonly Ring[], last: DerivedRoom | null): Point {
-  if (room.label && surfaceContains(outline.rings, room.label)) return room.label;
-  if (last && !last.room.label) return last.label;
-  // what stands in it may leave no floor
-  const free = bare.length > 0 ? bare : outline.rings;
-  return free.length > 0 ? labelPoint(free) : room.at;
-}
-
-/** Rings less others; the very same where those do not reach into them. */
-function lessRings(rings: readonly Ring[], taken: readonly Ring[]): readonly Ring[] {
-  if (taken.length === 0 || rings.length === 0 || ringsArea(intersection(rings, taken)) < 1) return rings;
-  return difference(rings, taken);
-}
 
 function groupByWall(openings: readonly Opening[]): Map<Id, Opening[]> {
   const groups = new Map<Id, Opening[]>();

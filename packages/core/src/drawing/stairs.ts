@@ -18,11 +18,12 @@ import { lastFor, onceFor } from '../memory';
 import { type StairOnFloor, onLine } from '../stairs/on-floor';
 import type { StairShape } from '../stairs/shape';
 import { stepsInWords } from '../stairs/words';
+import { stretchesWithin } from './hatch';
 import { boxOf } from './lettering';
 import type { DrawingStyle, Mark, PathMark, Role } from './marks';
 
 /** Plans are cut this high over the floor, mm: what of stairs is higher is drawn dashed (common practice, no source). */
-export const CUT = 1100;
+const CUT = 1100;
 
 /** The stairs that go up from a floor, and those that come up to it, seen through their openings. */
 export function drawStairs(derived: DerivedFloor, style: DrawingStyle): readonly Mark[] {
@@ -47,37 +48,11 @@ export const voidMarks = onceFor((room: DerivedRoom): readonly Mark[] => {
   if (!room.room.overVoid) return [];
   const box = ringsBox(room.outline.rings);
   if (!box) return [];
-  const [a, b, c, d] = [
-    { x: box.minX, y: box.minY },
-    { x: box.maxX, y: box.minY },
-    { x: box.maxX, y: box.maxY },
-    { x: box.minX, y: box.maxY },
-  ];
-  const clip = (from: Point, to: Point) => within(room.outline.rings, from, to);
-  return [path('void.cross', `void ${room.room.id}`, [...clip(a, c), ...clip(b, d)], false)];
+  const { rings } = room.outline;
+  const falling = stretchesWithin(rings, { x: box.minX, y: box.minY }, { x: box.maxX, y: box.maxY });
+  const rising = stretchesWithin(rings, { x: box.minX, y: box.maxY }, { x: box.maxX, y: box.minY });
+  return [path('void.cross', `void ${room.room.id}`, [...falling, ...rising], false)];
 });
-
-/** The stretch of a line that lies within rings, as far as it is one. */
-function within(rings: readonly Ring[], a: Point, b: Point): Ring[] {
-  const inside = (k: number) =>
-    rings.reduce(
-      (is, ring) => is !== ringContains(ring, { x: a.x + (b.x - a.x) * k, y: a.y + (b.y - a.y) * k }),
-      false,
-    );
-  const steps = 60;
-  const runs: Ring[] = [];
-  let from: number | null = null;
-  for (let i = 0; i <= steps; i += 1) {
-    const k = (i + 0.5) / (steps + 1);
-    if (inside(k) && from === null) from = k;
-    if (from !== null && (!inside(k) || i === steps)) {
-      const at = (t: number) => ({ x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t });
-      runs.push([at(from), at(k)]);
-      from = null;
-    }
-  }
-  return runs;
-}
 
 const path = (role: Role, key: string, rings: readonly Ring[], closed: boolean): PathMark => ({
   kind: 'path',

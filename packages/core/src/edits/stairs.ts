@@ -19,7 +19,7 @@ import { treadsOf } from '../stairs/steps';
 import { edit } from './edit';
 import { requireFloor, requireNote, requirePositive } from './require';
 
-/** Stairs, or what else leads up, from a point of a floor; `legs` is the way one walks up them, as it was drawn. */
+/** Stairs, or what else leads up, from a point of a floor; `path` is the way one walks up them, as it was drawn. */
 export interface AddStairs {
   readonly kind: 'addStairs';
   readonly floor: Id;

@@ -1,6 +1,6 @@
 import { lastFor } from '../memory';
 import { type DerivedFloor, deriveFloor } from '../derived';
-import { type Box, boxAround, ringsBox } from '../geometry';
+import { type Box, boxAround, boxesMeet, ringsBox } from '../geometry';
 import {
   COLLECTIONS,
   type CollectionName,
@@ -65,7 +65,7 @@ function cutOut(derived: DerivedFloor, moving: readonly Id[], margin: number): E
   const outlines = rooms.flatMap((room) => room.outline.runs.flatMap((run) => run.halves.map((half) => half.wall.id)));
   const taken = wallsAt(network, endsOf(plan, [...walls, ...outlines]));
   const box = grown(boxAround([...endsOf(plan, [...walls, ...outlines])].map((id) => plan.corners[id]!))!, margin);
-  for (const wall of network.walls) if (meet(wallCourse(plan.corners, wall).box, box)) taken.add(wall.id);
+  for (const wall of network.walls) if (boxesMeet(wallCourse(plan.corners, wall).box, box)) taken.add(wall.id);
   const bodies = [...walls].map((id) => bodyBox(plan, plan.walls[id]!));
   const readings = Object.values(plan.readings).filter((reading) => reading.floor === floor);
   const told = readings.filter((reading) => touches(network, reading, walls));
@@ -92,7 +92,7 @@ function cutOut(derived: DerivedFloor, moving: readonly Id[], margin: number): E
     rim: new Set([...taken].filter((id) => !walls.has(id))),
     beside: derived.rooms.flatMap(({ room, outline }) => {
       const round = there.has(room.id) ? null : ringsBox(outline.rings);
-      return round && meet(round, box) && !bodies.some((body) => meet(body, round)) ? [round] : [];
+      return round && boxesMeet(round, box) && !bodies.some((body) => boxesMeet(body, round)) ? [round] : [];
     }),
     box,
     plan: { ...plan, ...only(plan, floor, shown) },
@@ -161,8 +161,6 @@ function wallsAt(network: Network, corners: Iterable<Id>): Set<Id> {
   return walls;
 }
 
-const meet = (a: Box, b: Box): boolean => a.minX <= b.maxX && a.maxX >= b.minX && a.minY <= b.maxY && a.maxY >= b.minY;
-
 const grown = (box: Box, by: number): Box => ({
   minX: box.minX - by,
   minY: box.minY - by,
@@ -187,7 +185,7 @@ export function staysWithin({ plan, rim, mine, beside, box }: Excerpt, after: Pl
   for (const wall of Object.values(after.walls)) {
     if (rim.has(wall.id)) continue;
     const body = bodyBox(after, wall);
-    if (beside.some((round) => meet(body, round))) return false;
+    if (beside.some((round) => boxesMeet(body, round))) return false;
   }
   return Object.values(after.corners).every(
     (corner) =>

@@ -132,6 +132,10 @@ export function boxAround(points: Iterable<Point>): Box | null {
   return box.minX <= box.maxX ? box : null;
 }
 
+/** Do two boxes share a point? */
+export const boxesMeet = (a: Box, b: Box): boolean =>
+  a.minX <= b.maxX && a.maxX >= b.minX && a.minY <= b.maxY && a.maxY >= b.minY;
+
 /** The box round outlines, arcs and all. */
 export const ringsBox = (rings: readonly Ring[]): Box | null =>
   boxAround(rings.flatMap((ring) => [...ring, ...reaches(ring)]));

@@ -17,10 +17,10 @@ export interface StairCheck {
 interface Limits {
   readonly source: string;
   /** 2 × riser + going, mm. */
-  readonly stride: readonly [number, number] | null;
+  readonly stride: Range | null;
   readonly strideSource?: string;
-  readonly riser: readonly [number, number];
-  readonly going: readonly [number, number];
+  readonly riser: Range;
+  readonly going: Range;
   /** Degrees. */
   readonly pitch: number | null;
   readonly width: number;
@@ -84,16 +84,22 @@ export function stairChecks(on: StairOnFloor, floor: DerivedFloor): readonly Sta
   return [...all.filter(({ ok }) => !ok), ...all.filter(({ ok }) => ok)];
 }
 
+type Range = readonly [least: number, most: number];
+
+const rangeInWords = ([least, most]: Range, units: Units): string => {
+  if (most === Infinity) return `at least ${ofStep(least, units)}`;
+  return least === 0 ? `at most ${ofStep(most, units)}` : `${ofStep(least, units)} to ${ofStep(most, units)}`;
+};
+
+const within = (value: number, [least, most]: Range): boolean => value >= least - ALIKE && value <= most + ALIKE;
+
 function stepChecks({ stair, steps }: StairOnFloor, rule: StairRule, units: Units): StairCheck[] {
   const spiral = stair.form === 'spiral';
   const limits: Limits = !spiral ? LIMITS[rule] : rule === 'US' ? US_SPIRAL : { ...LIMITS[rule], ...SPIRAL };
   const { riser, going } = steps;
   const { source } = limits;
   const mm = (value: number) => ofStep(value, units);
-  const range = ([least, most]: readonly [number, number]) =>
-    most === Infinity ? `at least ${mm(least)}` : least === 0 ? `at most ${mm(most)}` : `${mm(least)} to ${mm(most)}`;
-  const within = (value: number, [least, most]: readonly [number, number]) =>
-    value >= least - ALIKE && value <= most + ALIKE;
+  const range = (of: Range) => rangeInWords(of, units);
   const stride = 2 * riser + going;
   const pitch = (Math.atan2(riser, going) * 180) / Math.PI;
   return [
@@ -141,12 +147,11 @@ function stepChecks({ stair, steps }: StairOnFloor, rule: StairRule, units: Unit
 
 /** Treads without risers overlap by 16 mm (Approved Document K, from memory); treads under 11″ have a nosing of 3/4″ to 1 1/4″ (IRC R311.7.5.3, from memory). */
 function nosingCheck({ nosing, open }: Stair, going: number, rule: StairRule, units: Units): StairCheck[] {
-  const [least, most] = rule === 'US' ? [19.05, 31.75] : [16, Infinity];
+  const wanted: Range = rule === 'US' ? [19.05, 31.75] : [16, Infinity];
   if (rule === 'US' ? going >= 279.4 : !open) return [];
-  const ok = nosing >= least - ALIKE && nosing <= most + ALIKE;
-  const wanted =
-    most === Infinity ? `at least ${ofStep(least, units)}` : `${ofStep(least, units)} to ${ofStep(most, units)}`;
-  const words = `The nosing is ${ofStep(nosing, units)}: ${wanted}${open ? ', as the risers are open' : ''}.`;
+  const ok = within(nosing, wanted);
+  const why = open ? ', as the risers are open' : '';
+  const words = `The nosing is ${ofStep(nosing, units)}: ${rangeInWords(wanted, units)}${why}.`;
   return [{ what: 'nosing', ok, words, source: rule === 'US' ? 'IRC R311.7.5.3' : 'Approved Document K' }];
 }
 
@@ -182,16 +187,15 @@ export function leastHeadroom(on: StairOnFloor, floor: DerivedFloor): { at: Poin
 const STEP = 20;
 
 /** The underside of what is over the stairs, over the lower floor, mm: the ceiling of the room there, no higher than the floor above allows. */
-function ceilingAt({ above }: StairOnFloor, floor: DerivedFloor, at: Point): number | null {
+function ceilingAt({ underside }: StairOnFloor, floor: DerivedFloor, at: Point): number | null {
   const room = floor.rooms.find(({ outline }) => surfaceContains(outline.rings, at));
-  const ceiling = room?.ceilingHeight ?? null;
-  if (!above) return ceiling;
-  return ceiling === null ? above.underside : Math.min(ceiling, above.underside);
+  const over = [room?.ceilingHeight, underside].filter((mm) => typeof mm === 'number');
+  return over.length > 0 ? Math.min(...over) : null;
 }
 
 function headroomCheck(on: StairOnFloor, floor: DerivedFloor, rule: StairRule, units: Units): StairCheck | null {
   // where there is no floor above nobody knows yet what will be over it
-  const least = on.above && leastHeadroom(on, floor);
+  const least = on.underside === null ? null : leastHeadroom(on, floor);
   if (!least) return null;
   const wanted = HEADROOM[rule];
   const where =
@@ -210,12 +214,12 @@ function headroomCheck(on: StairOnFloor, floor: DerivedFloor, rule: StairRule, u
 }
 
 /** Turns that do not fit, stairs that run out of their room and through a wall. */
-function placeCheck({ stair, steps, outline, above }: StairOnFloor, floor: DerivedFloor): StairCheck | null {
+function placeCheck({ stair, steps, outline, underside }: StairOnFloor, floor: DerivedFloor): StairCheck | null {
   const fault = (words: string): StairCheck => ({ what: 'place', ok: false, words, source: 'the plan' });
   if (steps.misfit) return fault(steps.misfit);
+  if (underside === null && stair.form !== 'ramp') return fault('It leads to no floor yet: add one above.');
   const walls = floor.bodies.map(({ ring }) => ring);
   const through = walls.length > 0 ? ringsArea(intersection(outline, walls)) : 0;
-  if (!above && stair.form !== 'ramp') return fault('It leads to no floor yet: add one above.');
   return through > THROUGH ? fault('It runs through a wall: it is longer or wider than there is room for.') : null;
 }
 

@@ -11,7 +11,7 @@ import {
   turned,
   union,
 } from '../geometry';
-import type { Id, Plan, Stair, StairRule } from '../plan/plan';
+import { type Id, type Plan, type Stair, type StairRule, isSeenOn } from '../plan/plan';
 import { buildUpOf, floorBeside, floorHeight } from '../plan/storeys';
 import { type StairShape, type Tread, shapeOf } from './shape';
 import { type Steps, stepsOf } from './steps';
@@ -32,8 +32,8 @@ export interface StairOnFloor {
   readonly opening: readonly Ring[];
   /** Where the opening begins, along the walking line, mm. */
   readonly openFrom: number;
-  /** How high the floor above, and its underside, lie over this one, mm; null where there is no floor above. */
-  readonly above: { readonly floor: number; readonly underside: number } | null;
+  /** How high the underside of the floor above lies over this one, mm; null where there is no floor above. */
+  readonly underside: number | null;
 }
 
 const lastOn = lastFor<Stair, StairOnFloor>();
@@ -43,7 +43,7 @@ const lastAbove = lastFor<StairOnFloor, StairOnFloor>();
 export function stairsOn(plan: Plan, floor: Id): readonly StairOnFloor[] {
   return Object.values(plan.stairs).flatMap((stair): StairOnFloor[] => {
     if (stair.floor === floor) return [stairInHouse(plan, stair)];
-    if (floorBeside(plan, stair.floor, 'above')?.id !== floor || stair.form === 'ramp') return [];
+    if (!isSeenOn('stairs', stair, plan, floor)) return [];
     const on = stairInHouse(plan, stair);
     return [lastAbove(on, [], () => ({ ...on, fromAbove: true }))];
   });
@@ -67,7 +67,7 @@ export function stairInHouse(plan: Pick<Plan, 'floors' | 'rooms' | 'job'>, stair
       outline: union(shape.treads.map(({ ring }) => ring)),
       opening: leads ? openingOf(stair, shape, openFrom) : [],
       openFrom,
-      above: leads ? { floor: toFloor, underside } : null,
+      underside: leads ? underside : null,
     };
   });
 }

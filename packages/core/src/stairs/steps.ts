@@ -32,7 +32,7 @@ const HATCH = 1200;
 /** Degrees to a winder: three to a quarter. */
 const WINDER = 30;
 
-export const usualRise = (stair: Stair, floorToFloor: number): number =>
+const usualRise = (stair: Stair, floorToFloor: number): number =>
   stair.rise ?? (stair.form === 'ramp' ? RAMP_RISE : floorToFloor);
 
 /** As many risers as keep each at or under the usual height; two at least. */

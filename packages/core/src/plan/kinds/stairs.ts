@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import type { Collection, Id } from '../values';
 import { coordinate, degrees, id, millimetres, note, theNote } from './fields';
-import { type Floor, floorsInOrder } from './floors';
+import type { Floor } from './floors';
 import { type Kind, onFloor, together } from './kind';
+import { floorBeside } from '../storeys';
 
 /** What leads from a floor to the next. A hatch is only the hole; a ramp has no steps. */
 export const STAIR_FORMS = ['stairs', 'spiral', 'ladder', 'hatch', 'ramp'] as const;
@@ -63,12 +64,6 @@ export interface Stair {
 /** More than any stairs in a home. */
 export const MOST_RISERS = 60;
 
-const floorAbove = (floors: Collection<Floor>, floor: Id): Id | undefined => {
-  const all = floorsInOrder({ floors });
-  const at = all.findIndex((each) => each.id === floor);
-  return at < 0 ? undefined : all[at + 1]?.id;
-};
-
 const OTHER_HAND = { none: 'none', left: 'right', right: 'left', both: 'both' } as const;
 
 export const stairKind: Kind<Stair, { readonly floors: Collection<Floor> }> = {
@@ -109,7 +104,8 @@ export const stairKind: Kind<Stair, { readonly floors: Collection<Floor> }> = {
     note,
   }),
   floorOf: (stair) => stair.floor,
-  reaches: ({ form, floor }, { floors }, other) => form !== 'ramp' && floorAbove(floors, floor) === other,
+  reaches: ({ form, floor }, { floors }, other) =>
+    form !== 'ramp' && floorBeside({ floors }, floor, 'above')?.id === other,
   together: [
     together('the place', 'x', 'y', 'turn', 'floor'),
     together('the form', 'form', 'turns', 'side', 'well'),

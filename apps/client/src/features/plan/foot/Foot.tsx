@@ -17,7 +17,8 @@ import { WalkClosing } from '../walk/WalkClosing';
 import { FieldBar } from './FieldBar';
 import { NumberPad } from './NumberPad';
 import { SideTabs } from './SideTabs';
-import { ToolOptions, Toolbar } from './Toolbar';
+import { ToolOptions } from './ToolOptions';
+import { Toolbar } from './Toolbar';
 
 /** Something is drawn and not kept yet, and no finger is at it; while marks are set what is said about them stays. */
 const drawn = ({ plan: { proposal }, view: { finger } }: RootState): boolean =>
