@@ -18,3 +18,5 @@ export * from './underlay';
 export * from './units';
 export * from './walls';
 export * from './schedule';
+export * from './ceilings';
+export * from './areas';

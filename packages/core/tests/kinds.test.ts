@@ -55,22 +55,20 @@ function furnished(gestures: Parameters<typeof play>[0]): Plan {
     pick: last.pick + (i >> 1),
   }));
   let plan = bringIn(play([...gestures, ...tail], () => undefined));
+  const height = (value: number) => ({
+    ...{ value, text: String(value), unit: 'mm' as const, instrument: 'tape' as const, time: '2026-05-04T10:00:00Z' },
+  });
   const intents: Intent[] = [
-    ...deriveFloor(plan, 'ground').rooms.flatMap((room, i) => [
+    ...deriveFloor(plan, 'ground').rooms.flatMap((room, i): Intent[] => [
       hook(room.faces[i % room.faces.length]!.key, 40),
-      { kind: 'addStairs' as const, floor: 'ground', form: 'stairs' as const, path: [room.room.at] },
+      { kind: 'addStairs', floor: 'ground', form: 'stairs', path: [room.room.at] },
+      { kind: 'readHeight', room: room.room.id, at: room.room.at, read: height(2300 + i) },
       {
-        kind: 'readHeight' as const,
-        room: room.room.id,
-        at: room.room.at,
-        read: {
-          value: 2300 + i,
-          text: '2.3',
-          unit: 'm' as const,
-          instrument: 'tape' as const,
-          time: '2026-05-04T10:00:00Z',
-        },
+        ...{ kind: 'addSlope', floor: 'ground', face: room.faces[i % room.faces.length]!.key, pitch: 40 },
+        ...{ heights: [{ up: 0, read: height(900 + i) }], everywhere: i % 3 === 2 },
       },
+      { kind: 'addBreak', floor: 'ground', form: i % 2 === 0 ? 'dormer' : 'beam', at: room.room.at, height: 2000 },
+      { kind: 'addBreak', floor: 'ground', form: 'step', at: room.room.at, width: 300, depth: 300 },
     ]),
   ];
   intents.forEach((intent, i) => {

@@ -16,8 +16,9 @@ import {
   wallsOf,
 } from '../plan/plan';
 import { floorPlan } from '../plan/floor-plan';
+import { type BreakOnFloor, type RoomCeiling, type SlopeOnFloor, breaksOn, ceilingOf, slopesOn } from '../ceilings';
 import { openingSpan, sumsOfGaps } from '../openings';
-import { type FaceRun, type RoomMeasures, type RoomOutline, surfaceAt, surfacesOf, freeRuns } from '../rooms';
+import { type FaceRun, type RoomOutline, surfaceAt, surfacesOf, freeRuns } from '../rooms';
 import { type SolidOutline, solidOutline, withoutSolids } from '../solids';
 import { type StairOnFloor, stairsOn } from '../stairs/on-floor';
 import { type Provenance, Survey } from '../trueup';
@@ -32,6 +33,7 @@ import {
   wallInsets,
 } from '../walls';
 import { derivedRoom, ringsAt, roomAsBefore } from './derive-room';
+import type { RoomMeasures } from './room-measures';
 
 /** An opening as it stands on a face: mm from the left end of the face, seen from inside the room. */
 export interface OpeningOnFace {
@@ -57,7 +59,9 @@ export interface DerivedRoom {
   readonly outline: RoomOutline;
   readonly faces: readonly WallFace[];
   readonly label: Point;
+  /** Where it is flat, or what cuts its slopes off, mm. */
   readonly ceilingHeight: number;
+  readonly ceiling: RoomCeiling;
   /** Its floor without the openings of stairs: what one can stand on. Nothing where it is open to below. */
   readonly standing: readonly Ring[];
   readonly measures: RoomMeasures;
@@ -85,6 +89,9 @@ export interface DerivedFloor {
   readonly solids: readonly SolidOnFloor[];
   /** Those that go up from here, and those that come up to here. */
   readonly stairs: readonly StairOnFloor[];
+  /** Sloped ceilings, each with its plane; dormers, beams and steps. */
+  readonly slopes: readonly SlopeOnFloor[];
+  readonly breaks: readonly BreakOnFloor[];
   /** Corners where a wall ends at nothing. */
   readonly openEnds: readonly Corner[];
   /** Net internal floor area of all rooms, mm². */
@@ -135,6 +142,9 @@ function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
     const outline = solid.floor === floor ? solidOutline(network, solid) : null;
     return outline ? [remembering(solid, outline)] : [];
   });
+  const heights = Object.values(plan.heights).filter((height) => height.floor === floor);
+  const slopes = slopesKnown(slopesOn(plan, floor, network, heights), known);
+  const breaks = breaksOn(plan, floor, network);
   const stairs = stairsOn(plan, floor);
   const openings = stairs.flatMap(({ fromAbove, opening }) => (fromAbove ? opening : []));
   const goingUp = stairs.flatMap(({ fromAbove, outline }) => (fromAbove ? [] : outline));
@@ -157,11 +167,12 @@ function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
       const ceilingHeight = ceilingHeightOf(plan, room);
       const on = { plan, holes: ringsAt(outline, openings), beneath: ringsAt(outline, goingUp) };
       // without readings every length is rough: then the room is as it was when its outline and its openings are
-      const last = readings.length + gaps.length === 0 ? roomAsBefore(on, room, outline, ceilingHeight) : null;
+      const ceiling = ceilingOf(room, outline, ceilingHeight, slopes, breaks);
+      const last = readings.length + gaps.length === 0 ? roomAsBefore(on, room, outline, ceiling) : null;
       if (last) return [last];
       const faces = outline.runs.map((run) => seen(run, room.id));
       const labelled = known?.rooms.find((each) => each.room.id === room.id)?.label ?? null;
-      return [derivedRoom(on, room, outline, faces, ceilingHeight, labelled)];
+      return [derivedRoom(on, room, outline, faces, ceilingHeight, ceiling, labelled)];
     });
   const free = freeRuns(network).map((run) => seen(run, null));
   const shown = new Set([...free, ...derivedRooms.flatMap((room) => room.faces)].map((face) => face.reading));
@@ -179,16 +190,25 @@ function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
     ),
     readings,
     gaps,
-    heights: Object.values(plan.heights).filter((height) => height.floor === floor),
+    heights,
     survey,
     openings: inWalls,
     solids,
     stairs,
+    slopes,
+    breaks,
     openEnds: [...network.stars.values()].filter((star) => star.around.length === 1).map((star) => star.corner),
     area: derivedRooms.reduce((sum, room) => sum + room.measures.area, 0),
     rough: derivedRooms.some((room) => room.rough),
     provenance,
   };
+}
+
+/** Of a part of a floor the slopes that rise from elsewhere are as on the whole of it. */
+function slopesKnown(own: readonly SlopeOnFloor[], known: DerivedFloor | undefined): readonly SlopeOnFloor[] {
+  if (!known) return own;
+  const given = new Set(known.slopes.map(({ slope }) => slope.id));
+  return [...own.filter(({ slope }) => !given.has(slope.id)), ...known.slopes];
 }
 
 /** As on the larger floor; what was made since is rough. */

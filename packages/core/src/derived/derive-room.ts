@@ -1,8 +1,10 @@
 import { onceFor } from '../memory';
 import { type Box, type Point, type Ring, boxesMeet, difference, intersection, ringsArea, ringsBox } from '../geometry';
+import type { RoomCeiling } from '../ceilings';
 import type { Plan, Room } from '../plan/plan';
-import { type RoomOutline, labelPoint, roomMeasures, surfaceContains } from '../rooms';
+import { type RoomOutline, labelPoint, surfaceContains } from '../rooms';
 import type { DerivedRoom, WallFace } from './derive-floor';
+import { roomMeasures } from './room-measures';
 
 /** What a room was last worked out from, besides its outline. */
 export interface RoomRestsOn {
@@ -39,7 +41,7 @@ export function roomAsBefore(
   on: RoomRestsOn,
   room: Room,
   outline: RoomOutline,
-  ceilingHeight: number,
+  ceiling: RoomCeiling,
 ): DerivedRoom | null {
   const last = rooms.get(outline);
   if (!last || !sameStairs(last, on)) return null;
@@ -48,7 +50,7 @@ export function roomAsBefore(
     last.plan.types === on.plan.types &&
     last.plan.readings === on.plan.readings &&
     last.derived.room === room &&
-    last.derived.ceilingHeight === ceilingHeight;
+    last.derived.ceiling === ceiling;
   return same ? last.derived : null;
 }
 
@@ -58,15 +60,14 @@ export function derivedRoom(
   outline: RoomOutline,
   faces: readonly WallFace[],
   ceilingHeight: number,
+  ceiling: RoomCeiling,
   labelled: Point | null,
 ): DerivedRoom {
   const known = rooms.get(outline);
   const last = known && sameStairs(known, on) ? known.derived : null;
-  if (last?.room === room && last.ceilingHeight === ceilingHeight && last.faces.every((face, i) => face === faces[i]))
-    return last;
+  if (last?.room === room && last.ceiling === ceiling && last.faces.every((face, i) => face === faces[i])) return last;
   const standing = room.overVoid ? [] : lessRings(outline.rings, on.holes);
   const bare = lessRings(room.overVoid ? outline.rings : standing, on.beneath);
-  const inRoom = faces.flatMap((face) => face.openings);
   const derived = {
     room,
     outline,
@@ -74,9 +75,10 @@ export function derivedRoom(
     // while its walls are dragged the label stays, as long as it is in the room
     label: labelled && surfaceContains(outline.rings, labelled) ? labelled : labelOf(room, outline, bare, last),
     ceilingHeight,
+    ceiling,
     standing,
     measures: {
-      ...roomMeasures(outline, ceilingHeight, inRoom),
+      ...roomMeasures(outline, ceiling, faces),
       ...(standing !== outline.rings && { area: Math.max(0, ringsArea(standing)) }),
     },
     rough: faces.some((face) => face.provenance === 'rough'),

@@ -8,4 +8,7 @@ export const OF_JOB: Readonly<Record<keyof Omit<JobDetails, 'usual'>, string>> =
   north: 'north',
   note: 'the note',
   stairRule: 'the rule for stairs',
+  areaRule: 'the rule for areas',
+  besideRule: 'the rule beside it',
+  listed: 'what the listing says',
 };

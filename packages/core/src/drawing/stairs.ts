@@ -12,13 +12,13 @@ import {
   pointAt,
   ringContains,
   ringsBox,
+  stretchesWithin,
   turned,
 } from '../geometry';
 import { lastFor, onceFor } from '../memory';
 import { type StairOnFloor, onLine } from '../stairs/on-floor';
 import type { StairShape } from '../stairs/shape';
 import { stepsInWords } from '../stairs/words';
-import { stretchesWithin } from './hatch';
 import { boxOf } from './lettering';
 import type { DrawingStyle, Mark, PathMark, Role } from './marks';
 

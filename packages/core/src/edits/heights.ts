@@ -30,7 +30,7 @@ export function setCeilingHeight(draft: Draft, intent: SetCeilingHeight): void {
       draft.put('rooms', { ...each, ceilingHeight: intent.height });
   }
   const before = Object.values(draft.heights).find((each) => each.room === room.id && each.at === null);
-  if (intent.read) put(draft, before, { floor: room.floor, room: room.id, at: null }, intent.read);
+  if (intent.read) put(draft, before, { floor: room.floor, room: room.id, at: null, slope: null }, intent.read);
 }
 
 /** Nearer than this it is the same point measured again, mm. */
@@ -51,15 +51,16 @@ export function readHeight(draft: Draft, { room: id, at, read }: ReadHeight): vo
   const home = surfaceAt(floors, at);
   if (!home || home !== surfaceAt(floors, room.at)) throw new Refusal('A height is read inside a room. Tap its floor.');
   const before = Object.values(draft.heights).find(
-    (each) => each.room === id && each.at && Math.hypot(each.at.x - at.x, each.at.y - at.y) < SAME_POINT,
+    (each) =>
+      each.room === id && each.slope === null && each.at && Math.hypot(each.at.x - at.x, each.at.y - at.y) < SAME_POINT,
   );
-  put(draft, before, { floor: room.floor, room: id, at: before?.at ?? { x: at.x, y: at.y } }, read);
+  put(draft, before, { floor: room.floor, room: id, at: before?.at ?? { x: at.x, y: at.y }, slope: null }, read);
 }
 
 function put(
   draft: Draft,
   before: HeightReading | undefined,
-  where: Pick<HeightReading, 'floor' | 'room' | 'at'>,
+  where: Pick<HeightReading, 'floor' | 'room' | 'at' | 'slope'>,
   read: Value,
 ): void {
   draft.put('heights', { id: before?.id ?? draft.newId(), ...where, ...measuredAgain(before, read) });

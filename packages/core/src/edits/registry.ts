@@ -1,4 +1,5 @@
 import { bendWallEdits } from './bend-wall';
+import { breaksEdits } from './breaks';
 import { bumpEdits } from './bump';
 import { carryFloorEdits } from './carry-floor';
 import { closeEndEdits } from './close-end';
@@ -15,7 +16,9 @@ import { openingTypesEdits } from './opening-types';
 import { openingsEdits } from './openings';
 import { readingsEdits } from './readings';
 import { removeWallEdits } from './remove-wall';
+import { roofsEdits } from './roofs';
 import { roomsEdits } from './rooms';
+import { slopesEdits } from './slopes';
 import { solidsEdits } from './solids';
 import { stairsEdits } from './stairs';
 import { takeWallsEdits } from './take-walls';
@@ -28,6 +31,7 @@ import type { Edit } from './edit';
 /** Everything a person can do to a plan. A new edit: its intent, what it does and its name in a file of its own, and a line here. */
 export const EDITS = {
   ...bendWallEdits,
+  ...breaksEdits,
   ...bumpEdits,
   ...carryFloorEdits,
   ...closeEndEdits,
@@ -44,7 +48,9 @@ export const EDITS = {
   ...openingsEdits,
   ...readingsEdits,
   ...removeWallEdits,
+  ...roofsEdits,
   ...roomsEdits,
+  ...slopesEdits,
   ...solidsEdits,
   ...stairsEdits,
   ...takeWallsEdits,

@@ -2,10 +2,11 @@ import { edit } from './edit';
 import { type Point, intersection, ringsArea } from '../geometry';
 import { deriveFloor } from '../derived';
 import { type Draft, Refusal } from '../plan/draft';
-import type { Id, Room, RoomColour } from '../plan/plan';
+import type { Id, Room, RoomColour, RoomUse } from '../plan/plan';
 import { floorBeside } from '../plan/storeys';
 import { surfaceContains } from '../rooms';
 import { requireName } from './require';
+import { requireHeadroom } from './require-headroom';
 
 export interface NameRoom {
   readonly kind: 'nameRoom';
@@ -65,6 +66,57 @@ function openRoom(draft: Draft, { room: id, overVoid }: OpenRoom): void {
 /** What is open to less than this is open to nothing, mm². */
 const LEAST_OPEN = 50_000;
 
+/** What the ceiling of a room is: whether slopes go up to their ridge in it or a flat one cuts them off, and whether the roof over its floor is its ceiling. */
+export interface ChangeCeiling {
+  readonly kind: 'changeCeiling';
+  readonly room: Id;
+  readonly toRidge?: boolean;
+  readonly underRoof?: boolean;
+}
+
+function changeCeiling(draft: Draft, { room: id, toRidge, underRoof }: ChangeCeiling): void {
+  const room = requireRoom(draft, id);
+  draft.put('rooms', {
+    ...room,
+    ...(toRidge !== undefined && { toRidge }),
+    ...(underRoof !== undefined && { underRoof }),
+  });
+  requireHeadroom(draft, room.floor);
+}
+
+/** The floor of a room lies higher, or lower, than that of its storey. */
+export interface StepRoom {
+  readonly kind: 'stepRoom';
+  readonly room: Id;
+  readonly step: number;
+}
+
+/** A floor that lies so much off is another storey, mm. */
+const MOST_STEP = 1500;
+
+function stepRoom(draft: Draft, { room: id, step }: StepRoom): void {
+  const room = requireRoom(draft, id);
+  if (!(Math.abs(step) <= MOST_STEP))
+    throw new Refusal('A room that lies so much higher or lower is on a floor of its own: add one.');
+  draft.put('rooms', { ...room, step });
+  requireHeadroom(draft, room.floor);
+}
+
+/** What a room is used for; null: as its name says. */
+export interface UseRoom {
+  readonly kind: 'useRoom';
+  readonly room: Id;
+  readonly use: RoomUse | null;
+  readonly reason?: string;
+}
+
+function useRoom(draft: Draft, { room: id, use, reason = '' }: UseRoom): void {
+  const room = requireRoom(draft, id);
+  const useReason = use === 'not counted' ? requireName(reason) : '';
+  if (use === 'not counted' && useReason === '') throw new Refusal('Say why the room is not counted.');
+  draft.put('rooms', { ...room, use, useReason });
+}
+
 export function requireRoom(draft: Draft, id: Id): Room {
   const room = draft.rooms[id];
   if (!room) throw new Refusal('That room is no longer there.');
@@ -75,5 +127,8 @@ export const roomsEdits = {
   nameRoom: edit<NameRoom>('room name', nameRoom),
   colourRoom: edit<ColourRoom>('room colour', colourRoom),
   openRoom: edit<OpenRoom>(({ overVoid }) => (overVoid ? 'open to below' : 'floor in the room'), openRoom),
+  changeCeiling: edit<ChangeCeiling>('ceiling', changeCeiling),
+  stepRoom: edit<StepRoom>('height of a floor', stepRoom),
+  useRoom: edit<UseRoom>('use of a room', useRoom),
   placeLabel: edit<PlaceLabel>('move label', placeLabel),
 };

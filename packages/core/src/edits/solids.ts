@@ -70,7 +70,8 @@ export function putSolid(
   return id;
 }
 
-function standOn(draft: Draft, face: WallFace, from: number, width: number): WallStand {
+/** Where on its wall something stands that begins `from` mm along a face. */
+export function standOn(draft: Draft, face: WallFace, from: number, width: number): WallStand {
   if (face.halves[0]!.wall.kind === 'chalk') throw new Refusal('Nothing can lean on a chalk line.');
   if (width > face.length + 0.5) throw new Refusal('It is wider than its wall.');
   const network = networkBefore(draft, face.halves[0]!.wall.floor);

@@ -202,7 +202,13 @@ const lastRest = lastFor<Excerpt, DerivedFloor>();
 
 /** What the excerpt may change, as it is after an edit of it. `known` says where the lengths of the whole floor come from. */
 export const deriveExcerpt = (after: Plan, excerpt: Excerpt, known: DerivedFloor): DerivedFloor =>
-  parted(deriveFloor(after, excerpt.floor, known), excerpt, true);
+  parted(deriveFloor(after, excerpt.floor, besides(known, excerpt)), excerpt, true);
+
+/** What is known of the floor: of the slopes, those that rise from walls which stay. */
+const besides = (known: DerivedFloor, { mine }: Excerpt): DerivedFloor =>
+  known.slopes.length === 0
+    ? known
+    : { ...known, slopes: known.slopes.filter(({ slope }) => !mine.slopes.has(slope.id)) };
 
 function parted(derived: DerivedFloor, { plan, mine }: Excerpt, part: boolean): DerivedFloor {
   // what the edit made belongs to the excerpt
@@ -221,6 +227,7 @@ function parted(derived: DerivedFloor, { plan, mine }: Excerpt, part: boolean): 
     overall: derived.overall.filter((face) => face.reading && reading(face.reading.id)),
     solids: derived.solids.filter((each) => solid(each.solid.id)),
     stairs: derived.stairs.filter((each) => of('stairs')(each.stair.id)),
+    breaks: derived.breaks.filter((each) => of('breaks')(each.broken.id)),
     readings: derived.readings.filter(({ id }) => reading(id)),
     gaps: derived.gaps.filter(({ id }) => of('gaps')(id)),
     heights: derived.heights.filter(({ id }) => of('heights')(id)),

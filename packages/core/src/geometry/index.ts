@@ -6,3 +6,5 @@ export * from './band';
 export * from './clip';
 export * from './pieces';
 export * from './course';
+export * from './halve';
+export * from './stretches';

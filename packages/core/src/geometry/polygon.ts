@@ -48,10 +48,16 @@ export function ringContains(ring: Ring, p: Point): boolean {
     const a = ring[i]!;
     const b = ring[j]!;
     if (a.y > p.y !== b.y > p.y && p.x < ((b.x - a.x) * (p.y - a.y)) / (b.y - a.y) + a.x) inside = !inside;
-    if (b.bulge && inSegment(b, a, b.bulge, p)) inside = !inside;
+    if (!b.bulge) continue;
+    // on the very chord it is neither here nor there: a hair beside it, it is
+    if (side(b, a, p) === 0) return ringContains(ring, { x: p.x + HAIR, y: p.y + HAIR * Math.SQRT2 });
+    if (inSegment(b, a, b.bulge, p)) inside = !inside;
   }
   return inside;
 }
+
+/** mm */
+const HAIR = 1e-6;
 
 /** Does p lie between an arc and its chord? */
 function inSegment(a: Point, b: Point, bulge: number, p: Point): boolean {

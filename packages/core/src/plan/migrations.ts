@@ -59,6 +59,26 @@ const STEPS: Record<number, (plan: Loose) => Loose> = {
     floors: each(plan['floors'], (floor) => ({ buildUp: null, overBelow: null, hidden: false, ...floor })),
     stairs: {},
   }),
+  // ceilings slope, rooms have a use, areas a rule
+  11: (plan) => ({
+    ...plan,
+    schema: 12,
+    job: isObject(plan['job'])
+      ? {
+          areaRule: plan['job']['units'] === 'imperial' ? 'ANSI Z765' : 'net',
+          besideRule: null,
+          listed: null,
+          ...plan['job'],
+        }
+      : plan['job'],
+    rooms: each(plan['rooms'], (room) => ({
+      ...{ toRidge: false, underRoof: true, step: 0, use: null, useReason: '' },
+      ...room,
+    })),
+    heights: each(plan['heights'], (height) => ({ slope: null, ...height })),
+    slopes: {},
+    breaks: {},
+  }),
 };
 
 /** In the order they were made, by floor and kind. */

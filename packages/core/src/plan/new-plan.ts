@@ -1,5 +1,6 @@
 import { NEW_FLOOR } from './kinds/floors';
 import {
+  type AreaRuleName,
   COLLECTIONS,
   type Collections,
   type JobDetails,
@@ -18,13 +19,27 @@ export const USUAL: Record<Units, JobDetails['usual']> = {
 /** Whose rules stairs are held against unless it is chosen. */
 export const usualStairRule = (units: Units): StairRule => (units === 'imperial' ? 'US' : 'general');
 
+/** The rule areas are counted by unless one is chosen. */
+export const usualAreaRule = (units: Units): AreaRuleName => (units === 'imperial' ? 'ANSI Z765' : 'net');
+
 /** An empty plan with one floor, `ground`. */
 export function newPlan(job: Partial<JobDetails> & { name: string }): Plan {
   const units = job.units ?? 'metric';
   const none = Object.fromEntries(COLLECTIONS.map((name) => [name, {}])) as unknown as Collections;
   return {
     schema: SCHEMA_VERSION,
-    job: { address: '', units, usual: USUAL[units], north: 0, note: '', stairRule: usualStairRule(units), ...job },
+    job: {
+      address: '',
+      units,
+      usual: USUAL[units],
+      north: 0,
+      note: '',
+      stairRule: usualStairRule(units),
+      areaRule: usualAreaRule(units),
+      besideRule: null,
+      listed: null,
+      ...job,
+    },
     ...none,
     floors: { ground: { id: 'ground', name: 'Ground floor', level: 0, ...NEW_FLOOR } },
   };

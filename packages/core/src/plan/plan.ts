@@ -14,6 +14,7 @@ export {
   isSeenOn,
   kindOf,
 } from './kinds';
+export * from './kinds/breaks';
 export * from './kinds/corners';
 export * from './kinds/floors';
 export * from './kinds/gaps';
@@ -22,19 +23,37 @@ export * from './kinds/opening-types';
 export * from './kinds/openings';
 export * from './kinds/readings';
 export * from './kinds/rooms';
+export * from './kinds/slopes';
 export * from './kinds/solids';
 export * from './kinds/stairs';
+export type { EitherStand, FreeStand, WallStand } from './kinds/stand';
 export * from './kinds/underlays';
 export * from './kinds/walls';
 export * from './values';
 
 /** Version of the document, see migrations. */
-export const SCHEMA_VERSION = 11;
+export const SCHEMA_VERSION = 12;
 
 export type Units = 'metric' | 'imperial';
 
 export const STAIR_RULES = ['general', 'UK', 'US'] as const;
 export type StairRule = (typeof STAIR_RULES)[number];
+
+/** By which rule an area is counted; what each counts is in `areas/rules`. */
+export const AREA_RULES = [
+  'net',
+  'gross internal',
+  'gross external',
+  'IPMS 1',
+  'IPMS 2',
+  'IPMS 3A',
+  'IPMS 3B',
+  'IPMS 3C',
+  'ANSI Z765',
+  'WoFlV',
+  'Carrez',
+] as const;
+export type AreaRuleName = (typeof AREA_RULES)[number];
 
 export interface JobDetails {
   readonly name: string;
@@ -53,6 +72,11 @@ export interface JobDetails {
   readonly note: string;
   /** Whose rules stairs are held against. */
   readonly stairRule: StairRule;
+  /** The rule areas are counted by, and another beside it. */
+  readonly areaRule: AreaRuleName;
+  readonly besideRule: AreaRuleName | null;
+  /** What the listing says the home has, mm². */
+  readonly listed: number | null;
 }
 
 /**

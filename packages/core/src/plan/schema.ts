@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { id, millimetres, nameOf, note } from './kinds/fields';
 import { COLLECTIONS, type CollectionName, KINDS } from './kinds';
-import { type Plan, SCHEMA_VERSION, STAIR_RULES } from './plan';
+import { AREA_RULES, type Plan, SCHEMA_VERSION, STAIR_RULES } from './plan';
 
 export { LONGEST_NAME, LONGEST_NOTE } from './kinds/fields';
 export { openingSpecSchema } from './kinds/opening-types';
@@ -20,6 +20,9 @@ export const jobDetailsSchema = z.object({
   north: z.number().min(-360).max(360),
   note,
   stairRule: z.enum(STAIR_RULES),
+  areaRule: z.enum(AREA_RULES),
+  besideRule: z.enum(AREA_RULES).nullable(),
+  listed: z.number().positive().max(1e12).nullable(),
 });
 
 const collections = Object.fromEntries(

@@ -1,5 +1,4 @@
 export * from './surfaces';
 export * from './label-point';
-export * from './measures';
 export * from './reconcile';
 export * from './room-outline';

@@ -1,7 +1,8 @@
 import { lastFor } from '../memory';
 import { type Ring, intersection, ringContains, ringsArea } from '../geometry';
 import type { Draft } from '../plan/draft';
-import { wallsOf } from '../plan/plan';
+import { dropWithAll } from '../plan/footing';
+import { NEW_ROOM, wallsOf } from '../plan/plan';
 import type { Id, Room, Wall } from '../plan/plan';
 import { type Cell, type Network, cornerRing, enclosedSides, cellKey, networkOf, sidesOf } from '../walls';
 import { type Surface, surfaceAt, surfacesOf } from './surfaces';
@@ -66,23 +67,33 @@ export function reconcileRooms(draft: Draft, floor: Id): void {
     draft.drop('rooms', room.id);
     const home = surfaceAt(found, room.at);
     const kept = home && owner.get(home);
+    passOnSlopes(draft, room, kept ?? null);
     if (kept) draft.notes.push(`${nameOf(room)} and ${nameOf(kept)} are one room now, named ${nameOf(kept)}.`);
     else if (room.name) draft.notes.push(`${room.name} is no longer a room of its own.`);
   }
   for (const f of found) {
     const room = owner.get(f) ?? {
+      ...NEW_ROOM,
       id: draft.newId(),
       floor,
-      name: '',
-      ceilingHeight: null,
       at: { x: NaN, y: NaN },
-      label: null,
-      colour: null,
-      overVoid: false,
     };
     if (!surfaceHolds(f.outline.rings, room.at)) draft.put('rooms', { ...room, at: labelPoint(f.outline.rings) });
   }
   reconcileHeights(draft, floor);
+}
+
+/** The slopes of a room that is part of another now are that one's; those of a room that is gone go, with what was read on them. */
+function passOnSlopes(draft: Draft, gone: Room, to: Room | null): void {
+  for (const slope of [...draft.on('slopes', gone.floor)]) {
+    if (slope.room !== gone.id) continue;
+    const roof = slope.roof === gone.id && to ? to.id : slope.roof;
+    if (to) draft.put('slopes', { ...slope, room: to.id, roof });
+    else dropWithAll(draft, 'slopes', slope.id, 'wanted');
+  }
+  const next = to ?? draft.on('rooms', gone.floor)[0];
+  for (const height of [...draft.on('heights', gone.floor)])
+    if (height.room === gone.id && height.slope !== null && next) draft.put('heights', { ...height, room: next.id });
 }
 
 /** Heights go with the room their point lies in, and are given up with their room. */
@@ -95,7 +106,7 @@ function reconcileHeights(draft: Draft, floor: Id): void {
     return home && draft.on('rooms', floor).find((room) => surfaceAt(floors, room.at) === home);
   };
   for (const height of [...heights]) {
-    const room = height.at ? roomAt(height.at)?.id : undefined;
+    const room = height.at && height.slope === null ? roomAt(height.at)?.id : undefined;
     if (room !== undefined && room !== height.room) draft.put('heights', { ...height, room });
     else if (!draft.rooms[height.room]) draft.drop('heights', height.id);
   }

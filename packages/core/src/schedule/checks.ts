@@ -3,7 +3,7 @@ import { type Ring, bandAlong, difference, intersection, partOf, ringsArea } fro
 import { leafWidth, misfitsOf, openingSpan, sweptBy, swingsOf } from '../openings';
 import type { Id, Units } from '../plan/plan';
 import { decimals, formatArea, formatLength, likelier } from '../units';
-import { type ScheduleLine, openingSchedule } from './schedule';
+import { type ScheduleLine, openingSchedule, ceilingAcross } from './schedule';
 
 /** Something about doors and windows that should be seen before it is built. */
 export interface OpeningCheck {
@@ -139,16 +139,16 @@ function nibs(line: ScheduleLine, units: Units): OpeningCheck[] {
 
 function heights(line: ScheduleLine, units: Units): OpeningCheck[] {
   // one to the ceiling is as high as the higher of its rooms
-  if (line.opening.toCeiling) return [];
-  const low = line.rooms.find((room) => room && line.head > room.ceilingHeight + 0.5);
-  return low
-    ? [
-        wrong(
-          `${line.label} is higher than the ceiling of ${nameOf(low)}, ${formatLength(low.ceilingHeight, units)}.`,
-          line,
-        ),
-      ]
-    : [];
+  if (line.opening.toCeiling || line.opening.form === 'roof light') return [];
+  const ceilings = line.rooms.flatMap((room) => {
+    const face = room?.faces.find(({ openings }) => openings.some(({ opening }) => opening.id === line.opening.id));
+    return room && face ? [{ room, high: ceilingAcross(room, face, line.opening) }] : [];
+  });
+  const low = ceilings.find(({ high }) => line.head > high + 0.5);
+  if (!low) return [];
+  const { room, high } = low;
+  const where = room.ceiling.level ? `the ceiling of ${nameOf(room)}` : `the slope over it in ${nameOf(room)}`;
+  return [wrong(`${line.label} is higher than ${where}, ${formatLength(high, units)}.`, line)];
 }
 
 function widths(line: ScheduleLine, units: Units): OpeningCheck[] {

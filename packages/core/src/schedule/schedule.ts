@@ -1,4 +1,5 @@
-import type { DerivedFloor, DerivedRoom, WallFace } from '../derived';
+import { lowestOver, topAlong } from '../ceilings';
+import { type DerivedFloor, type DerivedRoom, type WallFace, roofLightIn } from '../derived';
 import { clearWidth, glassOf, handOf, isHinged, structuralSize, typeName } from '../openings';
 import { type Opening, type WallSide, thicknessOf } from '../plan/plan';
 
@@ -53,8 +54,10 @@ export function openingSchedule(floor: DerivedFloor): ScheduleLine[] {
     const both = sides.get(opening.id) ?? {};
     const [one, two] = [both[first], both[first === 'left' ? 'right' : 'left']];
     const rooms = [one?.room ?? null, two?.room ?? null] as const;
-    const ceiling = Math.max(0, ...rooms.map((room) => room?.ceilingHeight ?? 0)) || job.usual.ceilingHeight;
+    const ceilings = [one, two].flatMap((side) => (side ? [ceilingAcross(side.room, side.face, opening)] : []));
+    const ceiling = Math.max(0, ...ceilings) || job.usual.ceilingHeight;
     const height = opening.toCeiling ? Math.max(0, ceiling - opening.sill) : opening.height;
+    const light = roofLightIn(floor, opening);
     return {
       opening,
       label: opening.label,
@@ -64,7 +67,7 @@ export function openingSchedule(floor: DerivedFloor): ScheduleLine[] {
       width: opening.width,
       height,
       sill: opening.sill,
-      head: opening.sill + height,
+      head: light?.head ?? opening.sill + height,
       clear: opening.kind === 'window' ? null : clearWidth(opening),
       structural: structuralSize({ ...opening, height }),
       thickness: thicknessOf(floor.plan.walls[opening.wall]!),
@@ -78,6 +81,13 @@ export function openingSchedule(floor: DerivedFloor): ScheduleLine[] {
   return lines.sort(
     (a, b) => order.indexOf(a.opening.kind) - order.indexOf(b.opening.kind) || a.opening.number - b.opening.number,
   );
+}
+
+/** How low the ceiling is over an opening, in one of its rooms, mm. */
+export function ceilingAcross(room: DerivedRoom, face: WallFace, { id }: Pick<Opening, 'id'>): number {
+  const on = face.openings.find(({ opening }) => opening.id === id);
+  if (room.ceiling.level || !on) return room.ceilingHeight;
+  return lowestOver(topAlong(room.ceiling, face.course), on.from, on.to);
 }
 
 /** What a schedule can be put in order by. */

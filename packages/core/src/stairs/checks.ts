@@ -5,6 +5,7 @@ import { decimals, formatLength } from '../units';
 import { ofStep } from './words';
 import { HEADROOM, type StairOnFloor, onLine, pitchLine } from './on-floor';
 import { intersection, ringsArea, type Point } from '../geometry';
+import { ceilingOver } from '../ceilings';
 
 /** One thing stairs are held against, in words, and where that stands. */
 export interface StairCheck {
@@ -71,14 +72,14 @@ const GRADIENT = 12;
 /** Figures that differ by less say the same, mm. */
 const ALIKE = 0.05;
 
-/** What is said of stairs, the first what is wrong. Empty for a hatch, which has no steps. `floor` is the one they go up from. */
-export function stairChecks(on: StairOnFloor, floor: DerivedFloor): readonly StairCheck[] {
+/** What is said of stairs, the first what is wrong. Empty for a hatch, which has no steps. `floor` is the one they go up from, `above` the next: under its slopes one walks too. */
+export function stairChecks(on: StairOnFloor, floor: DerivedFloor, above?: DerivedFloor): readonly StairCheck[] {
   const { stair, steps } = on;
   const { units, stairRule: rule } = floor.plan.job;
   const place = placeCheck(on, floor);
   if (stair.form === 'hatch') return place ? [place] : [];
   if (stair.form === 'ramp') return [...(place ? [place] : []), gradient(steps.rise, steps.going)];
-  const head = headroomCheck(on, floor, rule, units);
+  const head = headroomCheck(on, floor, above, rule, units);
   const rest = stair.form === 'ladder' ? [] : stepChecks(on, rule, units);
   const all = [...(place ? [place] : []), ...rest, ...(head ? [head] : [])];
   return [...all.filter(({ ok }) => !ok), ...all.filter(({ ok }) => ok)];
@@ -166,7 +167,11 @@ function gradient(rise: number, length: number): StairCheck {
 }
 
 /** Where headroom is least along the walking line, and how much that is, mm; null where nothing is known to be over it. */
-export function leastHeadroom(on: StairOnFloor, floor: DerivedFloor): { at: Point; along: number; mm: number } | null {
+export function leastHeadroom(
+  on: StairOnFloor,
+  floor: DerivedFloor,
+  above?: DerivedFloor,
+): { at: Point; along: number; mm: number } | null {
   const { shape, opening, openFrom } = on;
   const steps = Math.max(1, Math.ceil(shape.length / STEP));
   // the line climbs and what is over it is level: it is least where a ceiling ends, as at the edge of the opening
@@ -176,7 +181,7 @@ export function leastHeadroom(on: StairOnFloor, floor: DerivedFloor): { at: Poin
   for (const along of places) {
     if (along < 0 || along > shape.length) continue;
     const { at } = onLine(shape, along);
-    const over = surfaceContains(opening, at) ? null : ceilingAt(on, floor, at);
+    const over = surfaceContains(opening, at) ? ceilingAbove(on, above, at) : ceilingAt(on, floor, at);
     const mm = over === null ? Infinity : over - pitchLine(on, along);
     if (mm < (least?.mm ?? Infinity)) least = { at, along, mm };
   }
@@ -189,18 +194,33 @@ const STEP = 20;
 /** The underside of what is over the stairs, over the lower floor, mm: the ceiling of the room there, no higher than the floor above allows. */
 function ceilingAt({ underside }: StairOnFloor, floor: DerivedFloor, at: Point): number | null {
   const room = floor.rooms.find(({ outline }) => surfaceContains(outline.rings, at));
-  const over = [room?.ceilingHeight, underside].filter((mm) => typeof mm === 'number');
+  const ceiling = room && ceilingOver(room.ceiling, at) + room.room.step;
+  const over = [ceiling, underside].filter((mm) => typeof mm === 'number');
   return over.length > 0 ? Math.min(...over) : null;
 }
 
-function headroomCheck(on: StairOnFloor, floor: DerivedFloor, rule: StairRule, units: Units): StairCheck | null {
+/** Through the opening one is under the ceiling of the floor above, as under a roof. */
+function ceilingAbove({ steps }: StairOnFloor, above: DerivedFloor | undefined, at: Point): number | null {
+  const room = above?.rooms.find(({ outline }) => surfaceContains(outline.rings, at));
+  return room ? steps.rise + ceilingOver(room.ceiling, at) + room.room.step : null;
+}
+
+function headroomCheck(
+  on: StairOnFloor,
+  floor: DerivedFloor,
+  above: DerivedFloor | undefined,
+  rule: StairRule,
+  units: Units,
+): StairCheck | null {
   // where there is no floor above nobody knows yet what will be over it
-  const least = on.underside === null ? null : leastHeadroom(on, floor);
+  const least = on.underside === null ? null : leastHeadroom(on, floor, above);
   if (!least) return null;
   const wanted = HEADROOM[rule];
-  const where =
-    on.opening.length > 0 && least.along > on.openFrom - STEP
-      ? 'at the edge of the opening above'
+  const edge = on.opening.length > 0 && Math.abs(least.along - on.openFrom) < STEP;
+  const where = edge
+    ? 'at the edge of the opening above'
+    : surfaceContains(on.opening, least.at)
+      ? 'under the ceiling of the floor above'
       : 'under the ceiling';
   return {
     what: 'headroom',

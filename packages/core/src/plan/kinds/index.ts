@@ -1,4 +1,5 @@
 import type { Collection, Id } from '../values';
+import { type Break, breakKind } from './breaks';
 import { type Corner, cornerKind } from './corners';
 import { type Floor, floorKind } from './floors';
 import { type GapReading, gapKind } from './gaps';
@@ -8,6 +9,7 @@ import { type OpeningType, openingTypeKind } from './opening-types';
 import { type PlacedOpening, openingKind } from './openings';
 import { type Reading, readingKind } from './readings';
 import { type Room, roomKind } from './rooms';
+import { type Slope, slopeKind } from './slopes';
 import { type Solid, solidKind } from './solids';
 import { type Stair, stairKind } from './stairs';
 import { type Underlay, underlayKind } from './underlays';
@@ -25,6 +27,8 @@ export interface Entities {
   readonly solids: Solid;
   readonly stairs: Stair;
   readonly rooms: Room;
+  readonly slopes: Slope;
+  readonly breaks: Break;
   readonly readings: Reading;
   readonly heights: HeightReading;
   readonly gaps: GapReading;
@@ -44,6 +48,8 @@ export const KINDS: { readonly [C in CollectionName]: Kind<Entities[C], Collecti
   solids: solidKind,
   stairs: stairKind,
   rooms: roomKind,
+  slopes: slopeKind,
+  breaks: breakKind,
   readings: readingKind,
   heights: heightKind,
   gaps: gapKind,

@@ -10,6 +10,8 @@ export type CollectionName =
   | 'openings'
   | 'solids'
   | 'stairs'
+  | 'slopes'
+  | 'breaks'
   | 'rooms'
   | 'readings'
   | 'heights'

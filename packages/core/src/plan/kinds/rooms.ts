@@ -1,11 +1,26 @@
 import { z } from 'zod';
 import type { Id } from '../values';
-import { id, millimetres, nameOf, place, theName } from './fields';
+import { LONGEST_NAME, id, millimetres, nameOf, place, theName } from './fields';
 import { type Kind, onFloor, together } from './kind';
 
 /** Tints a room can be given on the plan. */
 export const ROOM_COLOURS = ['moss', 'clay', 'brass', 'velvet', 'water'] as const;
 export type RoomColour = (typeof ROOM_COLOURS)[number];
+
+/** What a room is used for, as rules for areas ask. */
+export const ROOM_USES = [
+  'living',
+  'circulation',
+  'wet',
+  'storage',
+  'plant',
+  'garage',
+  'balcony',
+  'terrace',
+  'outside',
+  'not counted',
+] as const;
+export type RoomUse = (typeof ROOM_USES)[number];
 
 export interface Room {
   readonly id: Id;
@@ -21,7 +36,31 @@ export interface Room {
   readonly colour: RoomColour | null;
   /** There is no floor in it: it is open to the floor below. */
   readonly overVoid: boolean;
+  /** Its ceiling is the slopes alone, up to their ridge; else a flat one cuts them off. */
+  readonly toRidge: boolean;
+  /** It takes its ceiling from the roof over its floor. */
+  readonly underRoof: boolean;
+  /** How much its floor is higher than that of its storey, mm; lower: negative. */
+  readonly step: number;
+  /** What it is used for; null: as its name says. */
+  readonly use: RoomUse | null;
+  /** Why it is not counted. */
+  readonly useReason: string;
 }
+
+/** What a room has before anyone says so. */
+export const NEW_ROOM: Omit<Room, 'id' | 'floor' | 'at'> = {
+  name: '',
+  ceilingHeight: null,
+  label: null,
+  colour: null,
+  overVoid: false,
+  toRidge: false,
+  underRoof: true,
+  step: 0,
+  use: null,
+  useReason: '',
+};
 
 export const roomKind: Kind<Room, object> = {
   one: 'room',
@@ -36,6 +75,11 @@ export const roomKind: Kind<Room, object> = {
     label: place.nullable(),
     colour: z.enum(ROOM_COLOURS).nullable(),
     overVoid: z.boolean(),
+    toRidge: z.boolean(),
+    underRoof: z.boolean(),
+    step: z.number().min(-1e5).max(1e5),
+    use: z.enum(ROOM_USES).nullable(),
+    useReason: z.string().max(LONGEST_NAME),
   }),
   floorOf: (room) => room.floor,
   together: [
@@ -44,6 +88,9 @@ export const roomKind: Kind<Room, object> = {
     together('the place of the label', 'label'),
     together('the colour', 'colour'),
     together('the void', 'overVoid'),
+    together('what its ceiling is', 'toRidge', 'underRoof'),
+    together('the step', 'step'),
+    together('the use', 'use', 'useReason'),
     together('the place', 'at', 'floor'),
   ],
   refers: [onFloor('room')],

@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import type { Collection, Id, WallSide } from '../values';
-import { coordinate, degrees, id, millimetres, wallEnd, wallSide } from './fields';
+import type { Id } from '../values';
+import { id, millimetres } from './fields';
 import { type Kind, onFloor, together } from './kind';
-import type { Wall } from './walls';
+import { type EitherStand, againstWall, eitherStand, movedStand, onItsWall, standsFree } from './stand';
 
 export type SolidKind = 'column' | 'pier' | 'chimney breast';
 export type SolidShape = 'rectangle' | 'round';
@@ -16,29 +16,10 @@ export interface Solid {
   /** mm; a free-standing round one is as deep as it is wide. */
   readonly width: number;
   readonly depth: number;
-  readonly stand: FreeStand | WallStand;
+  readonly stand: EitherStand;
 }
 
-/** Its middle on the sheet, and how it is turned, degrees clockwise. */
-export interface FreeStand {
-  readonly kind: 'free';
-  readonly x: number;
-  readonly y: number;
-  readonly turn: number;
-}
-
-/** Against a wall: from the inside corner at that end and side to its nearer edge, mm, as an opening. */
-export interface WallStand {
-  readonly kind: 'wall';
-  readonly wall: Id;
-  readonly anchor: 'start' | 'end';
-  readonly side: WallSide;
-  readonly offset: number;
-}
-
-const lostItsPlace = (): string => 'A column or chimney breast has lost its place.';
-
-export const solidKind: Kind<Solid, { readonly walls: Collection<Wall> }> = {
+export const solidKind: Kind<Solid, object> = {
   one: 'column or chimney breast',
   many: 'columns and chimney breasts',
   most: 1000,
@@ -49,33 +30,18 @@ export const solidKind: Kind<Solid, { readonly walls: Collection<Wall> }> = {
     shape: z.enum(['rectangle', 'round']),
     width: millimetres.positive(),
     depth: millimetres.positive(),
-    stand: z.discriminatedUnion('kind', [
-      z.object({ kind: z.literal('free'), x: coordinate, y: coordinate, turn: degrees }),
-      z.object({ kind: z.literal('wall'), wall: id, anchor: wallEnd, side: wallSide, offset: coordinate }),
-    ]),
+    stand: eitherStand,
   }),
   floorOf: (solid) => solid.floor,
   together: [together('the size', 'shape', 'width', 'depth'), together('the place', 'stand', 'floor')],
   refers: [
     onFloor('column or chimney breast'),
-    {
-      to: 'walls',
-      ids: ({ stand }) => (stand.kind === 'wall' ? [stand.wall] : []),
-      with: (solid, other) =>
-        solid.stand.kind === 'wall' ? { ...solid, stand: { ...solid.stand, wall: other(solid.stand.wall) } } : solid,
-      lost: lostItsPlace,
-      gone: 'drop',
-    },
+    onItsWall('A column or chimney breast has lost its place.', { gone: 'drop' }),
   ],
   onWalls: {
     of: ({ stand, width }) => (stand.kind === 'wall' ? { ...stand, width } : null),
-    at: (solid, { wall, anchor, side, offset }) => ({ ...solid, stand: { kind: 'wall', wall, anchor, side, offset } }),
+    at: againstWall,
   },
-  at: ({ stand }) => (stand.kind === 'free' ? stand : null),
-  moved: (solid, { to, turn, mirror }) => {
-    const { stand } = solid;
-    if (stand.kind === 'wall') return solid;
-    const turned = ((mirror ? -stand.turn : stand.turn) + turn) % 360;
-    return { ...solid, stand: { ...stand, ...to(stand), turn: turned } };
-  },
+  at: standsFree,
+  moved: movedStand,
 };

@@ -1,0 +1,4 @@
+export * from './pieces';
+export * from './rules';
+export * from './table';
+export * from './uses';

@@ -1,0 +1,211 @@
+import { type FloorUnder, byHeadroom, floorUnder } from '../ceilings';
+import { type DerivedFloor, type DerivedRoom, cavitiesOf } from '../derived';
+import {
+  type Point,
+  type Ring,
+  boxesMeet,
+  difference,
+  intersection,
+  momentsOf,
+  ringsArea,
+  ringsBox,
+} from '../geometry';
+import { lastFor, onceFor } from '../memory';
+import type { Id, RoomUse, Solid } from '../plan/plan';
+import { surfaceAt, surfaceContains, surfacesOf } from '../rooms';
+import type { WallBody } from '../walls';
+import type { AreaRule, PieceFacts, PieceKind, Share } from './rules';
+import { isOutside } from './rules/rule';
+import { useOf } from './uses';
+
+/** A piece of a floor, of which all is counted alike. */
+export interface AreaPiece {
+  readonly facts: PieceFacts;
+  readonly rings: readonly Ring[];
+  /** mm² */
+  readonly area: number;
+  /** The room it belongs to; of a wall none. */
+  readonly room: Id | null;
+}
+
+export interface CountedPiece extends AreaPiece, Share {}
+
+const ANSI_LOW = 1524;
+const ANSI_HIGH = 2133.6;
+
+const areaOf = (rings: readonly Ring[]): number => momentsOf(rings).area;
+/** Less than this is nothing, mm². */
+const NOTHING = 1;
+
+/** All pieces of a floor, as a rule cuts it; together they tile all that is enclosed, walls and all. */
+export function piecesOfFloor(floor: DerivedFloor, rule: AreaRule): readonly CountedPiece[] {
+  const { units } = floor.plan.job;
+  const below = isBelowGround(floor);
+  return [
+    ...floor.rooms.flatMap((room) => roomPieces(room, floor, rule.heights, below)),
+    ...floor.bodies.flatMap((body) => wallPieces(body, floor, rule.heights, below)),
+    ...floor.solids.flatMap((each) => solidPiece(each.solid, each.cut, floor, below)),
+    ...cavitiesOf(floor).map(({ rings }) => plain('cavity', rings, null, below)),
+  ].map((piece) => ({ ...piece, ...rule.judge(piece.facts, units) }));
+}
+
+export const isBelowGround = ({ plan, floor }: DerivedFloor): boolean => (plan.floors[floor]?.level ?? 0) < 0;
+
+const ANYTHING = { from: Infinity, below: Infinity };
+
+const plain = (kind: PieceKind, rings: readonly Ring[], room: DerivedRoom | null, belowGround: boolean): AreaPiece => {
+  const area = areaOf(rings);
+  return {
+    rings,
+    area,
+    room: room?.room.id ?? null,
+    facts: {
+      ...{ kind, belowGround, sloped: false, highShare: 1, size: area, risers: 0, ...ANYTHING },
+      use: room && useOf(room.room),
+      useReason: room?.room.useReason ?? '',
+    },
+  };
+};
+
+const lastPieces = lastFor<DerivedRoom, readonly AreaPiece[]>();
+
+/** Remembered for as long as the room, what goes up in it, and the rule's heights are the same. */
+function roomPieces(
+  room: DerivedRoom,
+  floor: DerivedFloor,
+  heights: readonly number[],
+  below: boolean,
+): readonly AreaPiece[] {
+  const stairs = floor.stairs.filter(({ fromAbove }) => !fromAbove);
+  return lastPieces(room, [heights, below, ...stairs], () => {
+    const { outline, standing } = room;
+    if (room.room.overVoid) return [plain('void', outline.rings, room, below)];
+    const pieces: AreaPiece[] = [];
+    let free = standing;
+    for (const { outline: treads, steps } of stairs) {
+      if (!meet(treads, free)) continue;
+      const under = intersection(free, treads);
+      if (areaOf(under) < NOTHING) continue;
+      const piece = plain('stairs', under, room, below);
+      const facts = { ...piece.facts, risers: steps.risers };
+      pieces.push(...cutByHeight({ ...piece, facts }, floorUnder(room.ceiling, under), room, heights));
+      free = difference(free, treads);
+    }
+    const floorOf = plain('floor', free, room, below);
+    const all = free.length > 0 ? cutByHeight(floorOf, floorUnder(room.ceiling, free), room, heights) : [];
+    const open = standing === outline.rings ? [] : difference(outline.rings, standing);
+    return [...pieces, ...all, ...(areaOf(open) > NOTHING ? [plain('stair opening', open, room, below)] : [])];
+  });
+}
+
+const meet = (a: readonly Ring[], b: readonly Ring[]): boolean => {
+  const [one, other] = [ringsBox(a), ringsBox(b)];
+  return one !== null && other !== null && boxesMeet(one, other);
+};
+
+/** A piece between the heights of a rule. */
+function cutByHeight(
+  { facts, room: id }: AreaPiece,
+  under: readonly FloorUnder[],
+  room: DerivedRoom,
+  heights: readonly number[],
+): AreaPiece[] {
+  const sloped = !room.ceiling.level;
+  const highShare = sloped ? highShareOf(room) : 1;
+  const pieces: AreaPiece[] = [];
+  let rest = under;
+  let from = 0;
+  const keep = (some: readonly FloorUnder[], below: number) => {
+    for (const { rings } of some) {
+      const area = areaOf(rings);
+      if (area > NOTHING) pieces.push({ rings, area, room: id, facts: { ...facts, sloped, highShare, from, below } });
+    }
+  };
+  if (!sloped) {
+    const { ceilingHeight } = room;
+    const over = heights.filter((height) => height <= ceilingHeight + EXACT);
+    from = over.at(-1) ?? 0;
+    keep(under, heights[over.length] ?? Infinity);
+    return pieces;
+  }
+  for (const height of heights) {
+    const { over, under: low } = byHeadroom(rest, height - EXACT);
+    keep(low, height);
+    rest = over;
+    from = height;
+  }
+  keep(rest, Infinity);
+  return pieces;
+}
+
+/** What is as high as a rule asks for, but for this, is as high, mm. */
+const EXACT = 0.01;
+
+/** Of the floor of a room that is 5 ft high, how much is 7 ft high. */
+const highShareOf = onceFor((room: DerivedRoom): number => {
+  const all = floorUnder(room.ceiling, room.standing);
+  const sum = (some: readonly FloorUnder[]) => some.reduce((area, { rings }) => area + areaOf(rings), 0);
+  const low = sum(byHeadroom(all, ANSI_LOW).over);
+  return low > 0 ? sum(byHeadroom(all, ANSI_HIGH).over) / low : 0;
+});
+
+/** The rooms on the two sides of walls. */
+const besides = onceFor((floor: DerivedFloor): ReadonlyMap<Id, readonly DerivedRoom[]> => {
+  const map = new Map<Id, DerivedRoom[]>();
+  for (const room of floor.rooms)
+    for (const { halves } of room.faces)
+      for (const { wall } of halves) map.set(wall.id, [...(map.get(wall.id) ?? []), room]);
+  return map;
+});
+
+/** A wall: under a slope as high as the ceiling of the room beside it is there. */
+function wallPieces(
+  { wall, ring }: WallBody,
+  floor: DerivedFloor,
+  heights: readonly number[],
+  below: boolean,
+): AreaPiece[] {
+  const rooms = besides(floor).get(wall.id) ?? [];
+  const inside = rooms.filter(({ room }) => !isOutside(useOf(room)));
+  const kind: PieceKind =
+    wall.kind === 'party'
+      ? 'party wall'
+      : inside.length === 0
+        ? 'outside wall'
+        : inside.length > 1
+          ? 'partition'
+          : 'perimeter wall';
+  const beside = inside[0] ?? null;
+  const piece = plain(kind, [ring], null, below);
+  const facts: PieceFacts = { ...piece.facts, use: wallUse(inside) };
+  if (!beside) return [{ ...piece, facts }];
+  if (beside.ceiling.level && !inside.some(({ ceiling }) => !ceiling.level)) {
+    const high = Math.max(...inside.map(({ ceilingHeight }) => ceilingHeight));
+    const over = heights.filter((height) => height <= high + EXACT);
+    return [{ ...piece, facts: { ...facts, from: over.at(-1) ?? 0, below: heights[over.length] ?? Infinity } }];
+  }
+  const under = inside.find(({ ceiling }) => !ceiling.level)!;
+  return cutByHeight({ ...piece, facts }, floorUnder(under.ceiling, [ring]), under, heights);
+}
+
+/** A wall between a garage and the home is the home's; one of a garage alone is the garage's. */
+function wallUse(rooms: readonly DerivedRoom[]): RoomUse | null {
+  const uses = rooms.map(({ room }) => useOf(room));
+  if (uses.length === 0) return null;
+  return uses.find((use) => use !== 'garage' && use !== 'not counted') ?? uses[0]!;
+}
+
+function solidPiece(solid: Solid, cut: Ring, floor: DerivedFloor, below: boolean): AreaPiece[] {
+  const kind = solid.kind === 'chimney breast' ? 'chimney breast' : 'column';
+  for (const room of floor.rooms) {
+    const whole = surfaceAt(surfacesOf(floor.network), room.room.at)?.outline.rings ?? [];
+    if (!meet(whole, [cut])) continue;
+    const rings = intersection(whole, [cut]);
+    if (ringsArea(rings) > NOTHING) return [plain(kind, rings, room, below)];
+  }
+  return [];
+}
+
+/** The piece under a point; null where there is none. */
+export const pieceAt = (pieces: readonly CountedPiece[], at: Point): CountedPiece | null =>
+  pieces.find(({ rings }) => surfaceContains(rings, at)) ?? null;

@@ -1,0 +1,40 @@
+import { type AreaRule, HUNDREDTHS, type PieceFacts, type Share, all, isOutside, neverCounted, none } from './rule';
+
+/** mm */
+const HIGH = 1800;
+
+function judge(piece: PieceFacts): Share {
+  const never = neverCounted(piece);
+  if (never) return never;
+  switch (piece.kind) {
+    case 'floor':
+      break;
+    case 'stairs':
+    case 'stair opening':
+      return none('Steps and stairwells are taken off.');
+    case 'void':
+      return none('No floor: open to below.');
+    case 'column':
+    case 'chimney breast':
+      return none('Taken up by what stands in the room.');
+    case 'cavity':
+      return none('A gap between walls.');
+    default:
+      return none('Walls and partitions are taken off.');
+  }
+  if (isOutside(piece.use)) return none('Balconies and terraces do not count.');
+  if (piece.use === 'garage') return none('Garages and parking do not count.');
+  if (piece.use === 'storage' && piece.belowGround) return none('A cellar does not count.');
+  return piece.from >= HIGH ? all('At least 1.80 m high.') : none('Lower than 1.80 m.');
+}
+
+/** Private floor area (loi n° 96-1107 of 18 December 1996, décret n° 97-532; from memory). */
+export const carrezRule: AreaRule = {
+  name: 'Carrez',
+  standard: 'Loi Carrez (1996)',
+  says: 'Closed and covered floor at least 1.80 m high, without walls, steps and recesses.',
+  country: 'France',
+  heights: [HIGH],
+  rounding: HUNDREDTHS,
+  judge,
+};

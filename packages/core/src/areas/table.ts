@@ -1,0 +1,137 @@
+import { type DerivedFloor, type DerivedRoom, deriveFloor } from '../derived';
+import { onceFor } from '../memory';
+import { type AreaRuleName, type Id, type Plan, type RoomUse, floorsInOrder } from '../plan/plan';
+import { decimals } from '../units';
+import { type CountedPiece, piecesOfFloor } from './pieces';
+import { type AreaRule, RULES, ruleOf } from './rules';
+import { useOf } from './uses';
+
+/** What is stated by itself, mm². */
+export type Apart = ReadonlyMap<string, number>;
+
+/** A room, or what of a floor is in no room, in a table of areas. mm² */
+export interface AreaLine {
+  /** Null: walls, and what else is in no room. */
+  readonly room: DerivedRoom | null;
+  readonly name: string;
+  readonly use: RoomUse | null;
+  /** All of it, and what of it counts. */
+  readonly whole: number;
+  readonly counted: number;
+  readonly apart: Apart;
+  /** Why, each reason once, with how much of the floor it is said of; the largest first. */
+  readonly reasons: readonly { readonly reason: string; readonly share: number; readonly area: number }[];
+}
+
+export interface FloorAreas {
+  readonly floor: DerivedFloor;
+  readonly lines: readonly AreaLine[];
+  readonly counted: number;
+  readonly apart: Apart;
+  readonly pieces: readonly CountedPiece[];
+}
+
+export interface AreaTable {
+  readonly rule: AreaRule;
+  readonly floors: readonly FloorAreas[];
+  readonly counted: number;
+  readonly apart: Apart;
+  /** Some lengths it rests on are still rough. */
+  readonly rough: boolean;
+}
+
+const byRule = onceFor((_: DerivedFloor) => new Map<AreaRuleName, FloorAreas>());
+
+/** The areas of a floor by a rule; worked out once for each. */
+export function floorAreas(floor: DerivedFloor, rule: AreaRule): FloorAreas {
+  const known = byRule(floor);
+  let areas = known.get(rule.name);
+  if (!areas) known.set(rule.name, (areas = tableOf(floor, rule)));
+  return areas;
+}
+
+/** The areas of a house by a rule, floor by floor from below, room by room. */
+export function areaTable(plan: Plan, name: AreaRuleName): AreaTable {
+  const rule = ruleOf(name);
+  const floors = floorsInOrder(plan).map(({ id }) => floorAreas(deriveFloor(plan, id), rule));
+  return {
+    rule,
+    floors,
+    counted: floors.reduce((sum, each) => sum + each.counted, 0),
+    apart: together(floors.map((each) => each.apart)),
+    rough: floors.some(({ floor }) => floor.rough),
+  };
+}
+
+function tableOf(floor: DerivedFloor, rule: AreaRule): FloorAreas {
+  const pieces = piecesOfFloor(floor, rule);
+  const byRoom = new Map<Id | null, CountedPiece[]>();
+  for (const piece of pieces) {
+    const list = byRoom.get(piece.room);
+    if (list) list.push(piece);
+    else byRoom.set(piece.room, [piece]);
+  }
+  const lines = floor.rooms.map((room) =>
+    lineOf(room, room.room.name || 'A room without a name', byRoom.get(room.room.id) ?? []),
+  );
+  const walls = byRoom.get(null) ?? [];
+  if (walls.some(({ share }) => share > 0)) lines.push(lineOf(null, 'Walls', walls));
+  return {
+    floor,
+    lines,
+    pieces,
+    counted: lines.reduce((sum, { counted }) => sum + counted, 0),
+    apart: together(lines.map((line) => line.apart)),
+  };
+}
+
+function lineOf(room: DerivedRoom | null, name: string, pieces: readonly CountedPiece[]): AreaLine {
+  const reasons = new Map<string, { reason: string; share: number; area: number }>();
+  for (const { reason, share, area } of pieces) {
+    const known = reasons.get(reason);
+    reasons.set(reason, { reason, share, area: area + (known?.area ?? 0) });
+  }
+  return {
+    room,
+    name,
+    use: room && useOf(room.room),
+    whole: pieces.reduce((sum, { area }) => sum + area, 0),
+    counted: pieces.reduce((sum, { area, share }) => sum + area * share, 0),
+    apart: together([
+      new Map(),
+      ...pieces.flatMap(({ apart, area }) => (apart === undefined ? [] : [new Map([[apart, area]])])),
+    ]),
+    reasons: [...reasons.values()].sort((a, b) => b.area - a.area),
+  };
+}
+
+function together(all: readonly Apart[]): Apart {
+  const sum = new Map<string, number>();
+  for (const each of all) for (const [name, area] of each) sum.set(name, (sum.get(name) ?? 0) + area);
+  return sum;
+}
+
+const SQUARE = { 'm²': 1e6, 'ft²': 304.8 ** 2 };
+
+/** mm² in the unit of a rule, rounded as it orders. */
+export function roundedArea(mm2: number, { rounding }: AreaRule): number {
+  return Math.round(mm2 / SQUARE[rounding.unit] / rounding.to) * rounding.to;
+}
+
+/** “92.35 m²”, “994 ft²”: as the rule orders. */
+export const areaInWords = (mm2: number, rule: AreaRule): string =>
+  `${decimals(roundedArea(mm2, rule), rule.rounding.digits)} ${rule.rounding.unit}`;
+
+/** How far each rule is from what a listing says; the nearest first. mm² */
+export function againstListing(plan: Plan, listed: number): { readonly rule: AreaRule; readonly by: number }[] {
+  return RULES.map((rule) => ({ rule, by: areaTable(plan, rule.name).counted - listed })).sort(
+    (a, b) => Math.abs(a.by) - Math.abs(b.by),
+  );
+}
+
+/** Why a rule may be the wrong one for this job; null where nothing speaks against it. */
+export function ruleDoubt({ job }: Plan, rule: AreaRule): string | null {
+  const country = { US: 'the US', UK: 'the UK', general: null }[job.stairRule];
+  if (rule.country === null || country === null || rule.country === country) return null;
+  return `${rule.name} is a rule of ${rule.country}; this job goes by the rules of ${country}. It is worked out all the same.`;
+}

@@ -1,0 +1,7 @@
+export * from './break-on-floor';
+export * from './fit-plane';
+export * from './frame';
+export * from './headroom';
+export * from './lowest';
+export * from './room-ceiling';
+export * from './slope-on-floor';
