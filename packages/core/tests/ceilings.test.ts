@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { jStat } from 'jstat';
+import jstat from 'jstat';
 import {
   type FloorUnder,
   type Id,
@@ -134,10 +134,10 @@ describe('planes from readings', () => {
           );
           let ols: { coef: number[]; predict: number[] };
           try {
-            ols = jStat.models.ols(
+            ols = jstat.jStat.models.ols(
               values,
               points.map(({ u, v }) => [1, u, v]),
-            ) as typeof ols;
+            );
           } catch {
             return;
           }

@@ -1,3 +1,4 @@
+export * from './deviation';
 export * from './pieces';
 export * from './rules';
 export * from './table';

@@ -26,6 +26,8 @@ export interface AreaPiece {
   readonly area: number;
   /** The room it belongs to; of a wall none. */
   readonly room: Id | null;
+  /** The wall it is of. */
+  readonly wall: Id | null;
 }
 
 export interface CountedPiece extends AreaPiece, Share {}
@@ -59,6 +61,7 @@ const plain = (kind: PieceKind, rings: readonly Ring[], room: DerivedRoom | null
     rings,
     area,
     room: room?.room.id ?? null,
+    wall: null,
     facts: {
       ...{ kind, belowGround, sloped: false, highShare: 1, size: area, risers: 0, ...ANYTHING },
       use: room && useOf(room.room),
@@ -105,7 +108,7 @@ const meet = (a: readonly Ring[], b: readonly Ring[]): boolean => {
 
 /** A piece between the heights of a rule. */
 function cutByHeight(
-  { facts, room: id }: AreaPiece,
+  { facts, room: id, wall }: AreaPiece,
   under: readonly FloorUnder[],
   room: DerivedRoom,
   heights: readonly number[],
@@ -118,7 +121,8 @@ function cutByHeight(
   const keep = (some: readonly FloorUnder[], below: number) => {
     for (const { rings } of some) {
       const area = areaOf(rings);
-      if (area > NOTHING) pieces.push({ rings, area, room: id, facts: { ...facts, sloped, highShare, from, below } });
+      if (area > NOTHING)
+        pieces.push({ rings, area, room: id, wall, facts: { ...facts, sloped, highShare, from, below } });
     }
   };
   if (!sloped) {
@@ -139,7 +143,7 @@ function cutByHeight(
 }
 
 /** What is as high as a rule asks for, but for this, is as high, mm. */
-const EXACT = 0.01;
+const EXACT = 1e-4;
 
 /** Of the floor of a room that is 5 ft high, how much is 7 ft high. */
 const highShareOf = onceFor((room: DerivedRoom): number => {
@@ -176,7 +180,7 @@ function wallPieces(
           ? 'partition'
           : 'perimeter wall';
   const beside = inside[0] ?? null;
-  const piece = plain(kind, [ring], null, below);
+  const piece = { ...plain(kind, [ring], null, below), wall: wall.id };
   const facts: PieceFacts = { ...piece.facts, use: wallUse(inside) };
   if (!beside) return [{ ...piece, facts }];
   if (beside.ceiling.level && !inside.some(({ ceiling }) => !ceiling.level)) {
@@ -184,9 +188,17 @@ function wallPieces(
     const over = heights.filter((height) => height <= high + EXACT);
     return [{ ...piece, facts: { ...facts, from: over.at(-1) ?? 0, below: heights[over.length] ?? Infinity } }];
   }
-  const under = inside.find(({ ceiling }) => !ceiling.level)!;
+  const under = slopedBeside(inside)!;
   return cutByHeight({ ...piece, facts }, floorUnder(under.ceiling, [ring]), under, heights);
 }
+
+/** The room whose ceiling a wall goes up to. */
+const slopedBeside = (rooms: readonly DerivedRoom[]): DerivedRoom | undefined =>
+  rooms.find(({ ceiling }) => !ceiling.level);
+
+/** The same of a wall of a floor; undefined where it is beside none. */
+export const roomOverWall = (floor: DerivedFloor, wall: Id): DerivedRoom | undefined =>
+  slopedBeside((besides(floor).get(wall) ?? []).filter(({ room }) => !isOutside(useOf(room))));
 
 /** A wall between a garage and the home is the home's; one of a garage alone is the garage's. */
 function wallUse(rooms: readonly DerivedRoom[]): RoomUse | null {
@@ -195,15 +207,14 @@ function wallUse(rooms: readonly DerivedRoom[]): RoomUse | null {
   return uses.find((use) => use !== 'garage' && use !== 'not counted') ?? uses[0]!;
 }
 
+/** A solid, as far as it stands in rooms. */
 function solidPiece(solid: Solid, cut: Ring, floor: DerivedFloor, below: boolean): AreaPiece[] {
   const kind = solid.kind === 'chimney breast' ? 'chimney breast' : 'column';
-  for (const room of floor.rooms) {
+  return floor.rooms.flatMap((room): AreaPiece[] => {
     const whole = surfaceAt(surfacesOf(floor.network), room.room.at)?.outline.rings ?? [];
-    if (!meet(whole, [cut])) continue;
-    const rings = intersection(whole, [cut]);
-    if (ringsArea(rings) > NOTHING) return [plain(kind, rings, room, below)];
-  }
-  return [];
+    const rings = meet(whole, [cut]) ? intersection(whole, [cut]) : [];
+    return ringsArea(rings) > NOTHING ? [plain(kind, rings, room, below)] : [];
+  });
 }
 
 /** The piece under a point; null where there is none. */

@@ -75,7 +75,7 @@ function tableOf(floor: DerivedFloor, rule: AreaRule): FloorAreas {
     lineOf(room, room.room.name || 'A room without a name', byRoom.get(room.room.id) ?? []),
   );
   const walls = byRoom.get(null) ?? [];
-  if (walls.some(({ share }) => share > 0)) lines.push(lineOf(null, 'Walls', walls));
+  if (walls.some(({ share, apart }) => share > 0 || apart !== undefined)) lines.push(lineOf(null, 'Walls', walls));
   return {
     floor,
     lines,

@@ -193,18 +193,28 @@ export const meanOf = (one: Quantity, two: Quantity): Quantity => ({
   },
 });
 
-/** The area within outlines that run from spot to spot, mm²: the shoelace formula. */
-export function areaWithin(edges: readonly (readonly [Spot, Spot])[], unknowns: Unknowns): Quantity {
-  const { at, placed } = layOut(edges.flat(), unknowns);
-  const ends = edges.map((_, i) => [placed[2 * i]!, placed[2 * i + 1]!] as const);
+/**
+ * What is swept when faces move, each counted by its weight: the change of an area whose edges they are (exact for small moves; round a closed outline of one
+ * weight it is that of the shoelace formula). A face sweeps what it moves to its left.
+ */
+export function sweptArea(
+  edges: readonly { readonly from: Spot; readonly to: Spot; readonly weight: number }[],
+  unknowns: Unknowns,
+): Quantity {
+  const { at, placed } = layOut(
+    edges.flatMap(({ from, to }) => [from, to]),
+    unknowns,
+  );
+  const ends = edges.map(({ weight }, i) => [placed[2 * i]!, placed[2 * i + 1]!, weight] as const);
   return {
     at,
-    value: (x) => ends.reduce((sum, [a, b]) => sum + cross(a.place(x), b.place(x)) / 2, 0),
+    value: (x) => ends.reduce((sum, [a, b, weight]) => sum + (weight * cross(a.place(x), b.place(x))) / 2, 0),
     slopes: (x, into, from) => {
-      for (const [a, b] of ends) {
+      for (const [a, b, weight] of ends) {
         const [p, q] = [a.place(x), b.place(x)];
-        a.pull(x, q.y / 2, -q.x / 2, into, from);
-        b.pull(x, -p.y / 2, p.x / 2, into, from);
+        const [across, down] = [(weight * (q.y - p.y)) / 2, (weight * (p.x - q.x)) / 2];
+        a.pull(x, across, down, into, from);
+        b.pull(x, across, down, into, from);
       }
     },
   };

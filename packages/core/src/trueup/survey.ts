@@ -6,7 +6,7 @@ import { deviationOf } from './deviations';
 import { observationsOf } from './known';
 import { NormalEquations } from './normal-equations';
 import { type Source, misfitOf, readingOf } from './observations';
-import { type Quantity, areaWithin } from './quantity';
+import { type Quantity, sweptArea } from './quantity';
 import { quantityOf } from './quantity-of-place';
 import { endSpot, startSpot } from './spot';
 import { type Unknowns, unknownsOf } from './unknowns';
@@ -81,6 +81,11 @@ export class Survey {
    * apart from it: the variances add.
    */
   areaDeviation(faces: readonly { readonly halves: readonly HalfWall[] }[]): number | null {
+    return this.sweptDeviation(faces.map(({ halves }) => ({ halves, weight: 1 })));
+  }
+
+  /** The same of an area that grows by so much of what each face sweeps when it moves to its left. */
+  sweptDeviation(faces: readonly { readonly halves: readonly HalfWall[]; readonly weight: number }[]): number | null {
     const groups = new Map<Part, (typeof faces)[number][]>();
     for (const face of faces) {
       const part = this.partAt(face.halves[0]!.from);
@@ -90,15 +95,15 @@ export class Survey {
     }
     if (groups.size === 0) return null;
     let sum = 0;
-    for (const [part, own] of groups) sum += this.areaVariance(part, own);
+    for (const [part, own] of groups) {
+      const edges = own.map(({ halves, weight }) => ({
+        from: startSpot(this.network, halves[0]!),
+        to: endSpot(this.network, halves.at(-1)!),
+        weight,
+      }));
+      sum += part.normal.variance(linearised(sweptArea(edges, part.unknowns), part.x));
+    }
     return Math.sqrt(sum);
-  }
-
-  private areaVariance(part: Part, faces: readonly { readonly halves: readonly HalfWall[] }[]): number {
-    const edges = faces.map(
-      ({ halves }) => [startSpot(this.network, halves[0]!), endSpot(this.network, halves.at(-1)!)] as const,
-    );
-    return part.normal.variance(linearised(areaWithin(edges, part.unknowns), part.x));
   }
 
   /** How well a reading is controlled by the others: 0 not at all, 1 wholly (its redundancy number). */
