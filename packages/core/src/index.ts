@@ -19,4 +19,3 @@ export * from './units';
 export * from './walls';
 export * from './schedule';
 export * from './ceilings';
-export * from './areas';

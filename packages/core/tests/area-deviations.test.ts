@@ -1,4 +1,5 @@
-import { AREA_RULES, type AreaRuleName, type Value, areaDeviation, diagonalBetween, floorAreas, ruleOf } from '../src';
+import { AREA_RULES, type AreaRuleName, type Value, diagonalBetween } from '../src';
+import { floorAreas, ruleOf } from '../src/areas';
 import { House } from './house';
 import { dice } from './random-floors';
 
@@ -52,7 +53,7 @@ test('the deviation of an area by every rule is what simulation gives: readings 
     const all = areas.get(name)!;
     const mean = all.reduce((sum, each) => sum + each, 0) / RUNS;
     const spread = Math.sqrt(all.reduce((sum, each) => sum + (each - mean) ** 2, 0) / (RUNS - 1));
-    return { name, ratio: areaDeviation(floorAreas(floor, ruleOf(name)), ruleOf(name))! / spread };
+    return { name, ratio: floorAreas(floor, ruleOf(name)).deviation! / spread };
   });
   for (const { name, ratio } of ratios)
     expect([name, ratio > 1 - WITHIN && ratio < 1 + WITHIN, ratio]).toEqual([name, true, ratio]);
@@ -61,5 +62,5 @@ test('the deviation of an area by every rule is what simulation gives: readings 
 test('nothing read: nothing is said of how sure an area is', () => {
   const house = new House();
   house.box(0, 0, 5000, 4000);
-  expect(areaDeviation(floorAreas(house.floor, ruleOf('net')), ruleOf('net'))).toBeNull();
+  expect(floorAreas(house.floor, ruleOf('net')).deviation).toBeNull();
 });

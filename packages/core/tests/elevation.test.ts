@@ -1,4 +1,4 @@
-import { type Mark, type OpeningForm, OPENING_FORMS, drawElevation, formSign, usualSpec } from '../src';
+import { type Mark, type OpeningForm, OPENING_FORMS, drawElevation, formSign, topOfFace, usualSpec } from '../src';
 import { House } from './house';
 
 /** A room of 4 × 3 m, and an opening 1 m from the left end of its wall on that side. */
@@ -22,7 +22,7 @@ function wallWith(form: OpeningForm, side: 'top' | 'bottom' = 'top', size: objec
     room,
     id,
     face: () => house.face(room, side),
-    marks: () => drawElevation(house.face(room, side), 2400),
+    marks: () => drawElevation(house.face(room, side), topOfFace(house.face(room, side), null, 2400)),
   };
 }
 
@@ -67,8 +67,8 @@ test('the lines of a door meet at its hinges, dashed when it opens away', () => 
 test('seen from the other room it is turned round', () => {
   const { house, room, id } = wallWith('hinged door', 'top', { end: 'left', offset: 300 });
   const above = house.box(0, -3200, 4000, -250);
-  const other = drawElevation(house.face(above, 'bottom'), 2400);
-  const own = drawElevation(house.face(room, 'top'), 2400);
+  const other = drawElevation(house.face(above, 'bottom'), topOfFace(house.face(above, 'bottom'), null, 2400));
+  const own = drawElevation(house.face(room, 'top'), topOfFace(house.face(room, 'top'), null, 2400));
   expect(points(own, /hole/)[0]![0]).toBe(300);
   expect(points(other, /hole/)[0]![0]).toBe(4000 - 300 - 830);
   // hinges at the left from here are at the right from there, and the leaf opens away

@@ -5,7 +5,6 @@ import type { Id } from '../plan/plan';
 import { surfaceContains } from '../rooms';
 import { type HalfWall, faceEnd, faceStart } from '../walls';
 import { type CountedPiece, roomOverWall } from './pieces';
-import type { FloorAreas } from './table';
 import type { AreaRule } from './rules';
 
 /** A face that takes some of a counted area with it when it moves to its left: so much of what it sweeps. */
@@ -23,7 +22,7 @@ const PLACES = 9;
  * Standard deviation of what counts on a floor, mm²; null where too little was read. Where share ends, the area changes by what the line sweeps: a face as the
  * corners of the adjustment do, a line of equal headroom with the foot of its slope and as the plane of that is known. First order, corners and slopes known apart.
  */
-export function areaDeviation({ floor, pieces }: FloorAreas, rule: AreaRule): number | null {
+export function areaDeviation(floor: DerivedFloor, pieces: readonly CountedPiece[], rule: AreaRule): number | null {
   const byRoom = grouped(pieces, ({ room }) => room);
   const byWall = grouped(pieces, ({ wall }) => wall);
   const share = (at: Point, of: readonly CountedPiece[] | undefined): number =>

@@ -1,4 +1,5 @@
 export * from './deviation';
+export * from './heights';
 export * from './pieces';
 export * from './rules';
 export * from './table';

@@ -1,42 +1,54 @@
-import { type DerivedFloor, type DerivedRoom, deriveFloor } from '../derived';
+import { type DerivedFloor, deriveFloor } from '../derived';
 import { onceFor } from '../memory';
-import { type AreaRuleName, type Id, type Plan, type RoomUse, floorsInOrder } from '../plan/plan';
+import { type AreaRuleName, type Id, type Plan, type Room, type RoomUse, floorsInOrder } from '../plan/plan';
 import { decimals } from '../units';
+import { areaDeviation } from './deviation';
 import { type CountedPiece, piecesOfFloor } from './pieces';
 import { type AreaRule, RULES, ruleOf } from './rules';
 import { useOf } from './uses';
 
 /** What is stated by itself, mm². */
-export type Apart = ReadonlyMap<string, number>;
+export interface Apart {
+  readonly name: string;
+  readonly area: number;
+}
 
 /** A room, or what of a floor is in no room, in a table of areas. mm² */
 export interface AreaLine {
   /** Null: walls, and what else is in no room. */
-  readonly room: DerivedRoom | null;
+  readonly room: Id | null;
   readonly name: string;
   readonly use: RoomUse | null;
+  /** The use was chosen; else it is as the name says. */
+  readonly chosen: boolean;
   /** All of it, and what of it counts. */
   readonly whole: number;
   readonly counted: number;
-  readonly apart: Apart;
+  readonly apart: readonly Apart[];
   /** Why, each reason once, with how much of the floor it is said of; the largest first. */
   readonly reasons: readonly { readonly reason: string; readonly share: number; readonly area: number }[];
 }
 
 export interface FloorAreas {
-  readonly floor: DerivedFloor;
+  readonly floor: Id;
+  readonly name: string;
   readonly lines: readonly AreaLine[];
   readonly counted: number;
-  readonly apart: Apart;
+  /** Standard deviation of that; null where too little was read. */
+  readonly deviation: number | null;
+  readonly apart: readonly Apart[];
   readonly pieces: readonly CountedPiece[];
+  /** Some lengths it rests on are still rough. */
+  readonly rough: boolean;
 }
 
+/** The areas of a house by one rule; plain data. */
 export interface AreaTable {
-  readonly rule: AreaRule;
+  readonly rule: AreaRuleName;
   readonly floors: readonly FloorAreas[];
   readonly counted: number;
-  readonly apart: Apart;
-  /** Some lengths it rests on are still rough. */
+  readonly deviation: number | null;
+  readonly apart: readonly Apart[];
   readonly rough: boolean;
 }
 
@@ -50,16 +62,19 @@ export function floorAreas(floor: DerivedFloor, rule: AreaRule): FloorAreas {
   return areas;
 }
 
-/** The areas of a house by a rule, floor by floor from below, room by room. */
+/** The areas of a house by a rule, floor by floor from below, room by room. Of floors, which are measured apart, the variances add. */
 export function areaTable(plan: Plan, name: AreaRuleName): AreaTable {
   const rule = ruleOf(name);
   const floors = floorsInOrder(plan).map(({ id }) => floorAreas(deriveFloor(plan, id), rule));
+  const read = floors.filter(({ lines }) => lines.length > 0);
+  const known = read.length > 0 && read.every(({ deviation }) => deviation !== null);
   return {
-    rule,
+    rule: name,
     floors,
     counted: floors.reduce((sum, each) => sum + each.counted, 0),
-    apart: together(floors.map((each) => each.apart)),
-    rough: floors.some(({ floor }) => floor.rough),
+    deviation: known ? Math.sqrt(read.reduce((sum, { deviation }) => sum + deviation! ** 2, 0)) : null,
+    apart: together(floors.flatMap((each) => each.apart)),
+    rough: floors.some(({ rough }) => rough),
   };
 }
 
@@ -71,44 +86,43 @@ function tableOf(floor: DerivedFloor, rule: AreaRule): FloorAreas {
     if (list) list.push(piece);
     else byRoom.set(piece.room, [piece]);
   }
-  const lines = floor.rooms.map((room) =>
-    lineOf(room, room.room.name || 'A room without a name', byRoom.get(room.room.id) ?? []),
-  );
+  const lines = floor.rooms.map(({ room }) => lineOf(room, byRoom.get(room.id) ?? []));
   const walls = byRoom.get(null) ?? [];
-  if (walls.some(({ share, apart }) => share > 0 || apart !== undefined)) lines.push(lineOf(null, 'Walls', walls));
+  if (walls.some(({ share, apart }) => share > 0 || apart !== undefined)) lines.push(lineOf(null, walls));
   return {
-    floor,
+    floor: floor.floor,
+    name: floor.name,
     lines,
     pieces,
     counted: lines.reduce((sum, { counted }) => sum + counted, 0),
-    apart: together(lines.map((line) => line.apart)),
+    deviation: areaDeviation(floor, pieces, rule),
+    apart: together(lines.flatMap((line) => line.apart)),
+    rough: floor.rough,
   };
 }
 
-function lineOf(room: DerivedRoom | null, name: string, pieces: readonly CountedPiece[]): AreaLine {
+function lineOf(room: Room | null, pieces: readonly CountedPiece[]): AreaLine {
   const reasons = new Map<string, { reason: string; share: number; area: number }>();
   for (const { reason, share, area } of pieces) {
     const known = reasons.get(reason);
     reasons.set(reason, { reason, share, area: area + (known?.area ?? 0) });
   }
   return {
-    room,
-    name,
-    use: room && useOf(room.room),
+    room: room?.id ?? null,
+    name: room ? room.name || 'A room without a name' : 'Walls',
+    use: room && useOf(room),
+    chosen: room?.use != null,
     whole: pieces.reduce((sum, { area }) => sum + area, 0),
     counted: pieces.reduce((sum, { area, share }) => sum + area * share, 0),
-    apart: together([
-      new Map(),
-      ...pieces.flatMap(({ apart, area }) => (apart === undefined ? [] : [new Map([[apart, area]])])),
-    ]),
+    apart: together(pieces.flatMap(({ apart, area }) => (apart === undefined ? [] : [{ name: apart, area }]))),
     reasons: [...reasons.values()].sort((a, b) => b.area - a.area),
   };
 }
 
-function together(all: readonly Apart[]): Apart {
+function together(all: readonly Apart[]): readonly Apart[] {
   const sum = new Map<string, number>();
-  for (const each of all) for (const [name, area] of each) sum.set(name, (sum.get(name) ?? 0) + area);
-  return sum;
+  for (const { name, area } of all) sum.set(name, (sum.get(name) ?? 0) + area);
+  return [...sum].map(([name, area]) => ({ name, area }));
 }
 
 const SQUARE = { 'm²': 1e6, 'ft²': 304.8 ** 2 };

@@ -4,4 +4,5 @@ export * from './frame';
 export * from './headroom';
 export * from './lowest';
 export * from './room-ceiling';
+export * from './section';
 export * from './slope-on-floor';

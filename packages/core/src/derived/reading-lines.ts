@@ -34,19 +34,24 @@ export function readingLines(floor: DerivedFloor): ReadingLine[] {
       control: floor.survey.control(reading),
       of: { reading },
     })),
-    // a height stands alone: nothing else says what it should be
-    ...floor.heights.map((height): ReadingLine => ({
-      ...height,
-      room: floor.plan.rooms[height.room]?.name ?? '',
-      what: height.at ? 'height under the slope' : 'ceiling height',
-      angle: false,
-      off: 0,
-      control: 0,
-      held: false,
-      of: { height },
-    })),
+    ...floor.heights.map((height) => heightLine(floor, height)),
     ...gapLines(floor),
   ];
+}
+
+/** A height: on a slope the others say what it should be, else it stands alone. */
+function heightLine(floor: DerivedFloor, height: HeightReading): ReadingLine {
+  const on = floor.slopes.flatMap(({ heights }) => heights).find((each) => each.height.id === height.id);
+  return {
+    ...height,
+    room: floor.plan.rooms[height.room]?.name ?? '',
+    what: height.slope !== null ? 'height on the slope' : height.at ? 'height under the slope' : 'ceiling height',
+    angle: false,
+    off: on?.residual ?? 0,
+    control: on?.control ?? 0,
+    held: false,
+    of: { height },
+  };
 }
 
 /** What was read along walls: it is adjusted along each of them. */

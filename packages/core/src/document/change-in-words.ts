@@ -10,6 +10,8 @@ const TOLD: readonly CollectionName[] = [
   'openings',
   'solids',
   'stairs',
+  'slopes',
+  'breaks',
   'underlays',
   'readings',
   'heights',

@@ -1,4 +1,4 @@
-import { type DerivedFloor, type DerivedRoom, roomOfReading } from '../derived';
+import { type DerivedFloor, type DerivedRoom, roomOfReading, heightPlace } from '../derived';
 import { type Point, add, courseOf, direction, distance, middle, moved, partOf, ringsBox, scale } from '../geometry';
 import type { Reading } from '../plan/plan';
 import { lineOfReading, valueOnPlan } from '../trueup';
@@ -48,8 +48,10 @@ export function drawChecks(floor: DerivedFloor, { lettering, units }: DrawingSty
 }
 
 /** Heights under a slope, each at its point: an arrow up and what was read. */
-export const drawHeights = ({ heights }: DerivedFloor, { lettering, units }: DrawingStyle): Mark[] =>
-  heights.flatMap(({ id, at, value }): Mark[] => {
+export const drawHeights = (floor: DerivedFloor, { lettering, units }: DrawingStyle): Mark[] =>
+  floor.heights.flatMap((height): Mark[] => {
+    const { id, value } = height;
+    const at = heightPlace(floor, height);
     if (!at) return [];
     const tip = { x: at.x, y: at.y - 1.3 * lettering };
     const barb = (side: number) => ({ x: at.x + side * 0.35 * lettering, y: tip.y + 0.45 * lettering });

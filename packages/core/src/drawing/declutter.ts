@@ -11,6 +11,7 @@ const RANK: Partial<Record<Role, number>> = {
   'dimension.taped': 1,
   'dimension.scaled': 2,
   'dimension.check': 3,
+  'ceiling.text': 4,
   'dimension.workedOut': 4,
   'dimension.rough': 4,
 };

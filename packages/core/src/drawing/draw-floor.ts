@@ -1,10 +1,11 @@
 import { lastFor, onceFor } from '../memory';
-import type { DerivedFloor, DerivedRoom, SolidOnFloor, WallFace } from '../derived';
+import { type DerivedFloor, type DerivedRoom, type SolidOnFloor, type WallFace, roofLightIn } from '../derived';
 import { type Ring, cross, dot, flattened, ringsBox, subtract } from '../geometry';
 import type { Corner, Wall } from '../plan/plan';
 import { elevationOf } from '../plan/storeys';
 import { formatLevel } from '../units';
 import type { Network, WallBody } from '../walls';
+import { drawCeilings } from './ceilings';
 import { drawAngles, drawChecks, drawHeights } from './checks';
 import { declutter } from './declutter';
 import { drawDimension } from './dimensions';
@@ -41,12 +42,15 @@ export function drawFloorInParts(derived: DerivedFloor, style: DrawingStyle): re
     ),
     inOrder('voids', rooms.flatMap(voidMarks)),
     inOrder('stairs', drawStairs(derived, style)),
+    inOrder('ceilings', drawCeilings(derived, style)),
     inOrder('solids', solids.flatMap(solidMarks)),
     apart(
       'walls',
       bodies.map((body) => once(body, () => wallMark(body))),
     ),
-    ...openings.map((opening) => inOrder(`opening ${opening.id}`, drawOpening(network, opening, style))),
+    ...openings.map((opening) =>
+      inOrder(`opening ${opening.id}`, drawOpening(network, opening, style, roofLightIn(derived, opening))),
+    ),
     ...rooms.map((room, i) => inOrder(`room ${room.room.id}`, roomMarks(room, i + 1, style))),
     inOrder('legend', style.part ? [] : legend(derived, style)),
     inOrder('level', style.part ? [] : levelMark(derived, style)),

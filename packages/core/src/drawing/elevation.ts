@@ -1,6 +1,8 @@
-import type { OpeningOnFace, WallFace } from '../derived';
+import { type TopStretch, lowestOver, topAlong } from '../ceilings';
+import type { DerivedRoom, OpeningOnFace, RoofLight, WallFace } from '../derived';
 import type { Point, Ring } from '../geometry';
 import { LARGER_LEAF } from '../openings';
+import type { Opening } from '../plan/plan';
 import type { Mark, Role } from './marks';
 
 /** Where an opening is in the elevation of its wall, mm: along from the left, up from the floor. */
@@ -12,11 +14,24 @@ export interface OpeningInElevation {
   readonly head: number;
 }
 
-/** What of the openings of a face is under the ceiling, at their heights. */
-export const openingsInElevation = (face: WallFace, ceiling: number): OpeningInElevation[] =>
+/** The top edge of a wall under a ceiling, from its left end; where that is level one stretch. */
+export function topOfFace(face: WallFace, room: DerivedRoom | null, usual: number): readonly TopStretch[] {
+  const { length } = face;
+  if (room && !room.ceiling.level) return topAlong(room.ceiling, face.course);
+  const high = room?.ceilingHeight ?? usual;
+  return [{ from: 0, to: length, start: high, end: high, step: 0 }];
+}
+
+/** The openings of a face at their heights; a roof light as far up as it lies in its slope. */
+export const openingsInElevation = (
+  face: WallFace,
+  top: readonly TopStretch[],
+  lights: (opening: Opening) => RoofLight | null = () => null,
+): OpeningInElevation[] =>
   face.openings.map((on) => {
     const { sill, height, toCeiling } = on.opening;
-    return { on, from: on.from, to: on.to, sill, head: toCeiling ? ceiling : sill + height };
+    const head = lights(on.opening)?.head ?? (toCeiling ? lowestOver(top, on.from, on.to) : sill + height);
+    return { on, from: on.from, to: on.to, sill, head };
   });
 
 /**
@@ -24,9 +39,14 @@ export const openingsInElevation = (face: WallFace, ceiling: number): OpeningInE
  * lines of what turns meet at its hinges: full where it opens towards whoever looks, dashed where away (national drawing-office practice, from memory). The left end at the floor is
  * at 0, 0; up is negative.
  */
-export function drawElevation(face: WallFace, ceiling: number): readonly Mark[] {
-  const wall = rect('elevation.wall', 'wall', 0, 0, face.length, ceiling);
-  return [wall, ...openingsInElevation(face, ceiling).flatMap((each) => openingMarks(face, each))];
+export function drawElevation(
+  face: WallFace,
+  top: readonly TopStretch[],
+  lights?: (opening: Opening) => RoofLight | null,
+): readonly Mark[] {
+  const edge = top.flatMap(({ from, to, start, end }) => [at(from, start), at(to, end)]);
+  const wall = path('elevation.wall', 'wall', [...edge, at(face.length, 0), at(0, 0)], true);
+  return [wall, ...openingsInElevation(face, top, lights).flatMap((each) => openingMarks(face, each))];
 }
 
 type Box = readonly [left: number, bottom: number, right: number, top: number];

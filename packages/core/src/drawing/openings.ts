@@ -1,5 +1,6 @@
 import { lastFor } from '../memory';
-import { type Point, direction, pointAt } from '../geometry';
+import type { RoofLight } from '../derived';
+import { type Point, type Ring, direction, pointAt } from '../geometry';
 import { isThere, openingSpan, swingsOf } from '../openings';
 import type { Opening } from '../plan/plan';
 import { type Network, wallBody } from '../walls';
@@ -11,7 +12,16 @@ import { openingSigns } from './opening-signs';
 const CLOSE = 130;
 
 /** An opening cut through its wall, with the sign of its form. On a curved wall it follows the arc. */
-export function drawOpening(network: Network, opening: Opening, { lettering }: DrawingStyle): readonly Mark[] {
+export function drawOpening(
+  network: Network,
+  opening: Opening,
+  { lettering }: DrawingStyle,
+  light: RoofLight | null = null,
+): readonly Mark[] {
+  if (light)
+    return lastLight(opening, [light.from, light.to, ...light.ring.flatMap(({ x, y }) => [x, y])], () =>
+      inSlope(opening, light.ring),
+    );
   const body = wallBody(network, opening.wall);
   const detail = lettering <= CLOSE;
   // while its wall's body is the same, so is the opening
@@ -19,6 +29,20 @@ export function drawOpening(network: Network, opening: Opening, { lettering }: D
     isThere(openingSpan(network, opening)) ? openingSigns(network, opening, detail) : [],
   );
 }
+
+const lastLight = lastFor<Opening, readonly Mark[]>();
+
+/** A roof light where it lies, overhead: dashed and crossed. */
+const inSlope = ({ id }: Opening, ring: Ring): readonly Mark[] => {
+  const path = (what: string, points: Ring, closed: boolean): Mark => ({
+    ...{ kind: 'path', role: 'opening.over', key: `${what} ${id}`, rings: [points], closed },
+  });
+  return [
+    path('frame', ring, true),
+    path('light', [ring[0]!, ring[2]!], false),
+    path('light 2', [ring[1]!, ring[3]!], false),
+  ];
+};
 
 const lastDrawn = lastFor<Opening, readonly Mark[]>();
 

@@ -1,3 +1,4 @@
+import { RULE_HEIGHTS } from '../heights';
 import { type AreaRule, type PieceFacts, type Share, all, apart, isOutside, neverCounted, none } from './rule';
 
 /** 5 ft and 7 ft, mm. */
@@ -52,7 +53,7 @@ export const ansiRule: AreaRule = {
   standard: 'ANSI Z765-2021',
   says: 'Finished floor to the outside faces, 7 ft high; under slopes 5 ft, where half of the room is 7 ft.',
   country: 'the US',
-  heights: [LOW, HIGH],
+  heights: RULE_HEIGHTS['ANSI Z765'],
   rounding: { to: 1, unit: 'ft²', digits: 0 },
   judge,
 };

@@ -1,3 +1,4 @@
+import { RULE_HEIGHTS } from '../heights';
 import { type AreaRule, HUNDREDTHS, type PieceFacts, type Share, all, isOutside, neverCounted, none } from './rule';
 
 /** mm */
@@ -34,7 +35,7 @@ export const carrezRule: AreaRule = {
   standard: 'Loi Carrez (1996)',
   says: 'Closed and covered floor at least 1.80 m high, without walls, steps and recesses.',
   country: 'France',
-  heights: [HIGH],
+  heights: RULE_HEIGHTS.Carrez,
   rounding: HUNDREDTHS,
   judge,
 };

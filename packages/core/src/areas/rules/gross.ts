@@ -1,3 +1,4 @@
+import { RULE_HEIGHTS } from '../heights';
 import { type AreaRule, type PieceFacts, type Share, all, apart, isOutside, neverCounted, none } from './rule';
 
 /** Floor lower than this is stated by itself, mm. */
@@ -34,7 +35,7 @@ export const grossInternalRule: AreaRule = {
   standard: 'RICS Code of Measuring Practice, 6th ed., GIA',
   says: 'All within the inside faces of the perimeter walls, with partitions, columns and stairwells.',
   country: 'the UK',
-  heights: [LOW],
+  heights: RULE_HEIGHTS['gross internal'],
   rounding: { to: 0.1, unit: 'm²', digits: 1 },
   judge: (piece) => within(piece) ?? none('A perimeter wall.'),
 };
@@ -45,7 +46,7 @@ export const grossExternalRule: AreaRule = {
   standard: 'RICS Code of Measuring Practice, 6th ed., GEA',
   says: 'All to the outside faces of the perimeter walls, of a party wall to its middle.',
   country: 'the UK',
-  heights: [LOW],
+  heights: RULE_HEIGHTS['gross external'],
   rounding: { to: 0.1, unit: 'm²', digits: 1 },
   judge: (piece) =>
     within(piece) ??

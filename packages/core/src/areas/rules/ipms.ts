@@ -1,3 +1,4 @@
+import { RULE_HEIGHTS } from '../heights';
 import type { AreaRuleName } from '../../plan/plan';
 import { type AreaRule, type PieceFacts, type Share, all, apart, isOutside, neverCounted, none } from './rule';
 
@@ -78,7 +79,7 @@ export const ipmsRules: readonly AreaRule[] = VARIANTS.map((variant) => ({
   standard: STANDARD,
   says: variant.says,
   country: null,
-  heights: [LOW],
+  heights: RULE_HEIGHTS[variant.name],
   rounding: { to: 0.01, unit: 'm²', digits: 2 },
   judge: (piece) => judge(variant, piece),
 }));

@@ -1,3 +1,4 @@
+import { RULE_HEIGHTS } from '../heights';
 import { type AreaRule, HUNDREDTHS, all, isOutside, neverCounted, none } from './rule';
 
 /** Net floor area, between the faces of what encloses a room (ISO 9836:2017; from memory). */
@@ -6,7 +7,7 @@ export const netRule: AreaRule = {
   standard: 'ISO 9836:2017, net floor area',
   says: 'Floor between the inside faces of walls, as built, whatever its headroom.',
   country: null,
-  heights: [],
+  heights: RULE_HEIGHTS.net,
   rounding: HUNDREDTHS,
   judge: (piece) => {
     const never = neverCounted(piece);

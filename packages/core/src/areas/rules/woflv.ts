@@ -1,3 +1,4 @@
+import { RULE_HEIGHTS } from '../heights';
 import { type AreaRule, HUNDREDTHS, type PieceFacts, type Share, all, neverCounted, none } from './rule';
 
 /** mm */
@@ -50,7 +51,7 @@ export const woflvRule: AreaRule = {
   standard: 'Wohnflächenverordnung (2004)',
   says: 'Living space: 2 m high in full, 1 m to 2 m half; balconies a quarter; cellar and garage not.',
   country: 'Germany',
-  heights: [LOW, HIGH],
+  heights: RULE_HEIGHTS.WoFlV,
   rounding: HUNDREDTHS,
   judge,
 };
