@@ -55,6 +55,7 @@ export function workbench(plan: Plan = newPlan({ name: 'Shed' })) {
     },
     select: (selection) => (state.selection = selection),
     handOver: (tool) => (state.tool = tool),
+    ask: () => undefined,
     pan: (dx) => (state.panned += dx),
     drawn: (room) => (state.drawn = room),
     seed: () => `t${(seeds += 1)}`,

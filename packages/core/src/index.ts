@@ -18,4 +18,6 @@ export * from './underlay';
 export * from './units';
 export * from './walls';
 export * from './schedule';
+// the rules for areas come with who counts by them: `@velvet-tape/core/areas`
+export { type AreaRounding, areaInWords } from './areas/rounding';
 export * from './ceilings';

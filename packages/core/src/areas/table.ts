@@ -1,7 +1,6 @@
 import { type DerivedFloor, deriveFloor } from '../derived';
 import { onceFor } from '../memory';
 import { type AreaRuleName, type Id, type Plan, type Room, type RoomUse, floorsInOrder } from '../plan/plan';
-import { decimals } from '../units';
 import { areaDeviation } from './deviation';
 import { type CountedPiece, piecesOfFloor } from './pieces';
 import { type AreaRule, RULES, ruleOf } from './rules';
@@ -124,17 +123,6 @@ function together(all: readonly Apart[]): readonly Apart[] {
   for (const { name, area } of all) sum.set(name, (sum.get(name) ?? 0) + area);
   return [...sum].map(([name, area]) => ({ name, area }));
 }
-
-const SQUARE = { 'm²': 1e6, 'ft²': 304.8 ** 2 };
-
-/** mm² in the unit of a rule, rounded as it orders. */
-export function roundedArea(mm2: number, { rounding }: AreaRule): number {
-  return Math.round(mm2 / SQUARE[rounding.unit] / rounding.to) * rounding.to;
-}
-
-/** “92.35 m²”, “994 ft²”: as the rule orders. */
-export const areaInWords = (mm2: number, rule: AreaRule): string =>
-  `${decimals(roundedArea(mm2, rule), rule.rounding.digits)} ${rule.rounding.unit}`;
 
 /** How far each rule is from what a listing says; the nearest first. mm² */
 export function againstListing(plan: Plan, listed: number): { readonly rule: AreaRule; readonly by: number }[] {

@@ -6,3 +6,4 @@ export * from './lowest';
 export * from './room-ceiling';
 export * from './section';
 export * from './slope-on-floor';
+export * from './words';

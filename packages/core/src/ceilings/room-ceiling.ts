@@ -116,6 +116,12 @@ export function ceilingOver({ overhead }: RoomCeiling, at: Point): number {
   return piece ? valueOf(headroomOf(piece), at) : 0;
 }
 
+/** The slope that is the ceiling over a point; null where that is flat, or otherwise. */
+export function slopeOver({ overhead, slopes }: RoomCeiling, at: Point): Id | null {
+  const [piece] = piecesUnder(at, overhead, partPoint);
+  return slopes.find(({ slope }) => slope.id === piece?.plane.of)?.slope.id ?? null;
+}
+
 /** The ceiling along a line of the room: the top edge of a wall, or of a section. */
 export function topAlong({ overhead }: RoomCeiling, course: Course): readonly TopStretch[] {
   return stretchesOf(course)

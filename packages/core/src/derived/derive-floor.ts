@@ -335,7 +335,7 @@ export function faceByKey(derived: DerivedFloor, key: string): WallFace | null {
 }
 
 /** The face a solid leans on; null for one that stands free, or whose wall looks at no room there. */
-export function faceBehind(derived: DerivedFloor, { stand }: Solid): WallFace | null {
+export function faceBehind(derived: DerivedFloor, { stand }: Pick<Solid, 'stand'>): WallFace | null {
   if (stand.kind !== 'wall') return null;
   const forward = stand.side === 'right';
   return findFace(derived, (face) => face.halves.some((h) => h.wall.id === stand.wall && h.forward === forward));

@@ -9,3 +9,4 @@ export * from './painter';
 export * from './pictures';
 export { smallPicture } from './small-picture';
 export * from './styles';
+export * from './section';

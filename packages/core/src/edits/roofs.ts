@@ -67,7 +67,7 @@ function addRoof(draft: Draft, intent: AddRoof): Id {
       putHeight(draft, draft.slopes[steep]!, room, { x: 0, y: 0 }, eaves);
     }
     const pitch: number | null = 'pitch' in rise ? rise.pitch : null;
-    const id: Id = putSlope(draft, at, { room: null, roof, pitch });
+    const id: Id = putSlope(draft, at, { room: null, roof, pitch, out: run });
     roof ??= id;
     const slope = draft.slopes[id]!;
     const foot = form === 'mansard' && lower ? upAt(eaves, lower) : 0;

@@ -4,7 +4,16 @@ import { type DerivedFloor, type WallFace, deriveFloor } from '../derived';
 import { type Point, alongOf, pointAt } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
 import { dropWithAll } from '../plan/footing';
-import { type HeightReading, type Id, PITCHES, type Room, type Slope, type Value, type WallStand } from '../plan/plan';
+import {
+  type HeightReading,
+  type Id,
+  PITCHES,
+  type Plan,
+  type Room,
+  type Slope,
+  type Value,
+  type WallStand,
+} from '../plan/plan';
 import { networkOfFloor, surfaceAt, surfacesOf } from '../rooms';
 import { decimals, formatLength } from '../units';
 import { measuredAgain } from './readings';
@@ -13,6 +22,8 @@ import { requireHeadroom } from './require-headroom';
 import { requireRoom } from './rooms';
 import { standOn } from './solids';
 
+/** How far from a wall one reads a second height of the slope over it, mm (common practice, no source). */
+const USUAL_OUT = 1000;
 /** Heights read nearer to each other than this are of the same place, mm. */
 const SAME_PLACE = 100;
 
@@ -38,7 +49,8 @@ export interface AddSlope {
 function addSlope(draft: Draft, { floor, face: key, everywhere = false, heights = [], pitch = null }: AddSlope): Id {
   const face = requireFace(draft, floor, key);
   const room = requireRoomOf(draft, face);
-  const id = putSlope(draft, face, { room: everywhere ? null : room.id, roof: everywhere ? null : room.id, pitch });
+  const of = everywhere ? null : room.id;
+  const id = putSlope(draft, face, { room: of, roof: of, pitch, out: heights.at(-1)?.up });
   for (const { up, read } of heights) putHeight(draft, draft.slopes[id]!, room.id, { x: 0, y: up }, read);
   requireHeadroom(draft, floor);
   return id;
@@ -48,14 +60,24 @@ function addSlope(draft: Draft, { floor, face: key, everywhere = false, heights 
 export function putSlope(
   draft: Draft,
   face: WallFace,
-  { room, roof, pitch }: { room: Id | null; roof: Id | null; pitch: number | null },
+  { room, roof, pitch, out }: { room: Id | null; roof: Id | null; pitch: number | null; out?: number | undefined },
 ): Id {
   if (face.bulge !== 0) throw new Refusal('A slope rises from a straight wall; this one is curved.');
   if (pitch !== null) requirePitch(pitch);
   const { floor } = face.halves[0]!.wall;
   const id = draft.newId();
   const stand: WallStand = standOn(draft, face, face.length / 2, 0);
-  draft.put('slopes', { id, floor, room, roof: roof ?? id, stand, pitch, level: true, note: '' });
+  draft.put('slopes', {
+    id,
+    floor,
+    room,
+    roof: roof ?? id,
+    stand,
+    pitch,
+    level: true,
+    out: out || USUAL_OUT,
+    note: '',
+  });
   return id;
 }
 
@@ -148,7 +170,7 @@ function slopeThrough(draft: Draft, { room: id, heights }: SlopeThrough): Id {
   const slope = draft.newId();
   const turn = turnOf(read);
   draft.put('slopes', {
-    ...{ id: slope, floor: room.floor, room: id, roof: id, pitch: null, level: false, note: '' },
+    ...{ id: slope, floor: room.floor, room: id, roof: id, pitch: null, level: false, out: USUAL_OUT, note: '' },
     stand: { kind: 'free', x, y, turn },
   });
   const frame = requireFrame(draft, draft.slopes[slope]!);
@@ -174,13 +196,15 @@ export interface ChangeSlope {
   /** Degrees; null: it follows from the heights. */
   readonly pitch?: number | null;
   readonly level?: boolean;
+  /** The higher height is read so far from the foot, mm: one that was read goes there. */
+  readonly out?: number;
   /** Over every room of its floor that has no slopes of its own, or over one. */
   readonly everywhere?: boolean;
   /** The face its foot goes to. */
   readonly face?: string;
 }
 
-function changeSlope(draft: Draft, { slope: id, pitch, level, everywhere, face: key }: ChangeSlope): void {
+function changeSlope(draft: Draft, { slope: id, pitch, level, out, everywhere, face: key }: ChangeSlope): void {
   const slope = requireSlope(draft, id);
   if (typeof pitch === 'number') requirePitch(pitch);
   const face = key === undefined ? null : requireFace(draft, slope.floor, key);
@@ -190,13 +214,30 @@ function changeSlope(draft: Draft, { slope: id, pitch, level, everywhere, face: 
     ...slope,
     ...(pitch !== undefined && { pitch }),
     ...(level !== undefined && { level }),
+    ...(out !== undefined && { out: requireOut(out) }),
     ...(face && { stand: standOn(draft, face, face.length / 2, 0) }),
     room,
     roof: room === slope.room ? slope.roof : (room ?? slope.id),
   });
+  const read = out === undefined ? undefined : higherHeight(draft, slope);
+  if (read && out !== undefined) draft.put('heights', { ...read, at: { x: read.at!.x, y: out } });
   requireRising(draft, id);
   requireHeadroom(draft, slope.floor);
 }
+
+function requireOut(out: number): number {
+  requirePositive(out, 'How far from the foot it is read');
+  if (out < SAME_PLACE) throw new Refusal('That is at the foot itself: read the higher height farther from the wall.');
+  return out;
+}
+
+/** The height that was read where the higher one of a slope is. */
+export const higherHeight = (plan: Pick<Plan, 'heights'>, { id, out }: Slope): HeightReading | undefined =>
+  Object.values(plan.heights).find(({ slope, at }) => slope === id && Math.abs(at!.y - out) < SAME_PLACE && at!.y > 0);
+
+/** The one that was read at its foot. */
+export const footHeight = (plan: Pick<Plan, 'heights'>, { id }: Slope): HeightReading | undefined =>
+  Object.values(plan.heights).find(({ slope, at }) => slope === id && Math.abs(at!.y) < SAME_PLACE);
 
 function roomOfSlope(draft: Draft, slope: Slope): Id {
   return slope.room ?? roomUnder(draft, slope, requireFrame(draft, slope), { x: 0, y: INSIDE });

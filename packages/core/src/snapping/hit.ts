@@ -1,5 +1,6 @@
 import type { DerivedFloor, DerivedRoom, OpeningOnFace, SolidOnFloor, WallFace } from '../derived';
-import { type Point, alongOf, distance, offOf, pointAt, ringContains } from '../geometry';
+import type { BreakOnFloor } from '../ceilings';
+import { type Point, type Ring, alongOf, distance, distanceToSegment, offOf, pointAt, ringContains } from '../geometry';
 import type { Corner } from '../plan/plan';
 import { surfaceContains } from '../rooms';
 import type { StairOnFloor } from '../stairs/on-floor';
@@ -8,6 +9,8 @@ export type Hit =
   | { readonly kind: 'opening'; readonly face: WallFace; readonly on: OpeningOnFace }
   | { readonly kind: 'solid'; readonly standing: SolidOnFloor }
   | { readonly kind: 'stairs'; readonly on: StairOnFloor }
+  /** A dormer, beam or step: at its edge, or within one that is narrow. */
+  | { readonly kind: 'break'; readonly on: BreakOnFloor }
   | { readonly kind: 'wall'; readonly face: WallFace }
   | { readonly kind: 'room'; readonly room: DerivedRoom }
   | { readonly kind: 'nothing' };
@@ -31,12 +34,18 @@ export function hitAt(derived: DerivedFloor, p: Point, reach: number): Hit {
     const on = face.openings.find((o) => along >= o.from - reach / 2 && along <= o.to + reach / 2);
     return on ? { kind: 'opening', face, on } : { kind: 'wall', face };
   }
+  const broken = derived.breaks.find(({ ring }) => isAtRing(ring, p, AT_EDGE * reach));
+  if (broken) return { kind: 'break', on: broken };
   const room = derived.rooms.find((r) => surfaceContains(r.outline.rings, p));
   return room ? { kind: 'room', room } : { kind: 'nothing' };
 }
 
 /** As a share of a finger's reach. */
 const AT_WALL = 0.35;
+const AT_EDGE = 0.8;
+
+const isAtRing = (ring: Ring, p: Point, near: number): boolean =>
+  ring.some((a, i) => distanceToSegment(a, ring[(i + 1) % ring.length]!, p) <= near);
 
 /** The wall under a point, as one of its faces; null when there is none within `reach` mm. */
 export function faceAt(derived: DerivedFloor, p: Point, reach: number): WallFace | null {

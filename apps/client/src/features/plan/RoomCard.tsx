@@ -5,6 +5,7 @@ import {
   formatLength,
   formatSize,
   formatVolume,
+  headroomInWords,
   misclosuresIn,
   misclosuresOn,
   openAbove,
@@ -52,6 +53,7 @@ function Card({ room, walls }: { room: DerivedRoom; walls: boolean }) {
     ['Volume', roughly(rough, formatVolume(measures.volume, units))],
   ];
   const plan = useAppSelector((state) => state.plan.plan!);
+  if (!room.ceiling.level) figures.push(['Headroom', headroomInWords(room, units)]);
   const high = openAbove(plan, room);
   if (high) figures.push(['Open above, so high', formatLength(high.height, units)]);
   const open = room.outline.area - measures.area;

@@ -1,5 +1,5 @@
 import { type DerivedFloor, type Plan, deriveFloor, shortened } from '@velvet-tape/core';
-import type { AppDispatch } from '../../store/store';
+import type { AppDispatch, Command } from '../../store/store';
 import { pictureOf } from '../../sync/pictures';
 import { planActions } from './plan-slice';
 import { sayTrouble } from './underlay/work';
@@ -92,5 +92,24 @@ export const downloadWorkbook = (floor: DerivedFloor) =>
     const { name } = floor.plan.job;
     download(`${floorFileName(floor)}-doors-and-windows.xlsx`, XLSX, await toXlsx(name, scheduleSheets(floor)));
   });
+
+/** Rows of the job that were made by who shows them, as CSV. */
+export const downloadTable =
+  (what: string, rows: readonly Row[]): Command =>
+  (dispatch, getState) =>
+    void dispatch(handedTable(`${fileName(getState().plan.plan!.job.name)}-${what}`, () => rows));
+
+/** The same as a workbook. */
+export const downloadBook =
+  (what: string, sheets: Parameters<typeof import('@velvet-tape/formats/xlsx').toXlsx>[1]): Command =>
+  (dispatch, getState) => {
+    const { name } = getState().plan.plan!.job;
+    void dispatch(
+      handed(async () => {
+        const { toXlsx } = await import('@velvet-tape/formats/xlsx');
+        download(`${fileName(name)}-${what}.xlsx`, XLSX, await toXlsx(name, sheets));
+      }),
+    );
+  };
 
 const XLSX = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';

@@ -26,6 +26,8 @@ const FIRST_FIELD: Record<Selection['kind'], Field | null> = {
   corner: null,
   solid: 'width',
   stairs: null,
+  slope: 'foot',
+  break: 'height',
   underlay: null,
 };
 
@@ -93,6 +95,7 @@ const slice = createSlice({
       state.tool = payload;
       if (!FIRST_TOOLS.includes(payload)) state.lastTool = payload;
       state.toolsOpen = false;
+      state.pointed = null;
       state.proposal = null;
       if (payload !== 'choose' && payload !== 'lasso') select(state as PlanState, { kind: 'nothing' });
     },
@@ -156,6 +159,9 @@ const slice = createSlice({
     },
     asked: (state) => {
       state.pad.asked = true;
+    },
+    pointed: (state, { payload }: PayloadAction<PlanState['pointed']>) => {
+      state.pointed = payload;
     },
     readTaken: (state, { payload }: PayloadAction<string>) => {
       state.lastRead = payload;
@@ -230,6 +236,8 @@ const KEPT_IN = {
   corner: 'corners',
   solid: 'solids',
   stairs: 'stairs',
+  slope: 'slopes',
+  break: 'breaks',
   underlay: 'underlays',
 } as const;
 

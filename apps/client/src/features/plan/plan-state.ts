@@ -15,6 +15,9 @@ export type Selection =
   | { readonly kind: 'corner'; readonly id: string }
   | { readonly kind: 'solid'; readonly id: string }
   | { readonly kind: 'stairs'; readonly id: string }
+  | { readonly kind: 'slope'; readonly id: string }
+  /** A dormer, a beam, a dropped ceiling, a step. */
+  | { readonly kind: 'break'; readonly id: string }
   | { readonly kind: 'underlay'; readonly id: string };
 
 export type ToolName =
@@ -29,6 +32,9 @@ export type ToolName =
   | 'bump'
   | 'column'
   | 'stairs'
+  | 'ceiling'
+  | 'section'
+  | 'areas'
   | 'lasso'
   | 'underlay';
 
@@ -66,13 +72,23 @@ export type Field =
   | 'run'
   | 'nosing'
   | 'margin'
-  | 'start';
+  | 'start'
+  | 'foot'
+  | 'pitch'
+  | 'top'
+  | 'out'
+  | 'eaves'
+  | 'ridge'
+  | 'ridgeAt'
+  | 'lowTo'
+  | 'lowPitch'
+  | 'listed';
 
 /**
  * Which side of what is chosen is looked at, in the place of its figures: what stands in it, what it is made of, what can be done with it; the tray of kinds, the
  * type, the swing.
  */
-export type Panel = 'in' | 'made' | 'do' | 'tray' | 'type' | 'swing';
+export type Panel = 'in' | 'made' | 'do' | 'tray' | 'type' | 'swing' | 'ceiling';
 
 /** The wall is being read along: which way, and how far that has come. */
 export interface ReadingAlong {
@@ -136,7 +152,9 @@ export interface PlanState {
   panel: Panel | null;
   readingAlong: ReadingAlong | null;
   /** The list that is open, or what is known of the job as a whole. */
-  listing: 'readings' | 'openings' | 'floors' | 'history' | 'keys' | 'details' | null;
+  listing: 'readings' | 'openings' | 'areas' | 'floors' | 'history' | 'keys' | 'details' | null;
+  /** Where it was asked why the floor counts. */
+  pointed: { readonly x: number; readonly y: number } | null;
   /** The room that was just drawn and waits for a name. */
   naming: string | null;
   notice: {
@@ -179,6 +197,7 @@ export const initial: PlanState = {
   panel: null,
   readingAlong: null,
   listing: null,
+  pointed: null,
   naming: null,
   notice: null,
   sync: { state: 'saved', trouble: null, why: '' },

@@ -86,6 +86,8 @@ export const selectTyped = createSelector(
     if (field === 'turn') return parseTurn(text);
     if (COUNTED.includes(field)) return parseCount(text, 'Risers are counted: a whole number.');
     if (field === 'glazing') return parseShare(text, 'Glass is 0 to 100 % of an opening.');
+    if (DEGREES.includes(field))
+      return parseAngle(text, 0, 90, 'A pitch is a number of degrees, like 42.5: flat is 0, a wall 90.');
     if (field === 'angle') return parseAngle(text, 0, 180, 'A leaf opens by 0 to 180 degrees.');
     if (proposal && kindOf(proposal).angle?.(proposal))
       return parseAngle(text, 0.1, 359.9, 'An angle is a number of degrees, like 87.5.');
@@ -105,7 +107,9 @@ export const selectEntry = (state: RootState): LengthUnit | null => {
 };
 /** Fields whose figure is a number of things. */
 export const COUNTED: readonly Field[] = ['risers', 'after'];
-const NO_LENGTHS: readonly Field[] = ['turn', 'glazing', 'angle', ...COUNTED];
+/** Those of slopes. */
+export const DEGREES: readonly Field[] = ['pitch', 'lowPitch'];
+const NO_LENGTHS: readonly Field[] = ['turn', 'glazing', 'angle', ...DEGREES, ...COUNTED];
 
 /** A share is no reading. */
 export const unitRead = ({ unit }: Extract<Quantity, { ok: true }>): Value['unit'] => (unit === '%' ? 'm' : unit);
@@ -232,6 +236,26 @@ export const selectStairs = createSelector([selectShownParts, selectSelection], 
     ? firstOf(shown, (floor) => floor.stairs.find(({ stair }) => stair.id === selection.id))
     : null,
 );
+
+export const selectSlope = createSelector([selectShownParts, selectSelection], (shown, selection) =>
+  selection.kind === 'slope'
+    ? firstOf(shown, (floor) => floor.slopes.find(({ slope }) => slope.id === selection.id))
+    : null,
+);
+
+export const selectBreak = createSelector([selectShownParts, selectSelection], (shown, selection) =>
+  selection.kind === 'break'
+    ? firstOf(shown, (floor) => floor.breaks.find(({ broken }) => broken.id === selection.id))
+    : null,
+);
+
+/** The face a dormer or a beam leans on, and where it stands on it, mm from the left end. */
+export const selectBreakLean = createSelector([selectShownFloor, selectBreak], (floor, on) => {
+  const face = floor && on && faceBehind(floor, on.broken);
+  if (!face) return null;
+  const from = alongOf(face.course, on.ring[0]!);
+  return { face, from, to: from + on.broken.width };
+});
 
 /** The face a solid leans on, and where it stands on it, mm from the left end. */
 export const selectLean = createSelector([selectShownFloor, selectSolid], (floor, standing) => {

@@ -49,6 +49,7 @@ export function sheetBench(dispatch: AppDispatch, getState: () => RootState): Be
       return seen && trace !== 'off' ? { line: trace, seen } : null;
     },
     takeSeen: (at, reach) => dispatch(takeSeenAt(at, reach)),
+    ask: (at) => dispatch(planActions.pointed(at)),
     pan: (dx, dy) => dispatch(viewActions.panned({ x: dx, y: dy })),
     drawn: (id) => dispatch(roomDrawn(id)),
     seed: () => randomSeed(),

@@ -1,8 +1,10 @@
 import type {
+  BreakForm,
   BumpShape,
   Instrument,
   LengthUnit,
   Reading,
+  RoofForm,
   ShapeName,
   SolidKind,
   SolidShape,
@@ -16,6 +18,7 @@ export interface ToolChoices {
   readonly shape: ShapeName;
   readonly bump: BumpShape;
   readonly stairs: { readonly form: StairForm; readonly turning: 'landing' | 'winders' };
+  readonly ceiling: 'slope' | RoofForm | BreakForm;
   readonly solid: { readonly solid: SolidKind; readonly shape: SolidShape };
   /** What the neighbours of a dragged wall do. */
   readonly neighbours: 'stretch' | 'turn';
@@ -47,6 +50,7 @@ export const usualChoices: ToolChoices = {
   shape: 'L',
   bump: 'box',
   stairs: { form: 'stairs', turning: 'landing' },
+  ceiling: 'slope',
   solid: { solid: 'column', shape: 'rectangle' },
   neighbours: 'stretch',
   free: false,

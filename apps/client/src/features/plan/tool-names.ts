@@ -61,6 +61,26 @@ export const TOOL_WORDS: Record<ToolName, ToolWords> = {
     key: 'T',
     how: 'Draw the way up, from the first step to the last.',
   },
+  ceiling: {
+    label: 'Ceiling',
+    icon: 'home-roof',
+    does: 'Slopes, roofs, dormers, beams, steps in the floor',
+    key: 'E',
+    how: 'A slope or a roof: tap the wall it rises from. Anything else: tap where it is.',
+  },
+  section: {
+    label: 'Section',
+    icon: 'box-cutter',
+    does: 'The rooms cut along a line, with their heights',
+    key: 'Q',
+    how: 'Draw the line to cut along.',
+  },
+  areas: {
+    label: 'Areas',
+    icon: 'texture-box',
+    does: 'What counts by a rule, piece by piece, and why',
+    key: 'Y',
+  },
   lasso: {
     label: 'Several',
     icon: 'lasso',
@@ -91,6 +111,9 @@ export const TOOL_HINTS: Record<ToolName, string> = {
   bump: 'There is no wall to push yet. Draw a room with “Box” or “Loop”.',
   column: 'There is no room for it yet. Draw one with “Box” or “Loop”.',
   stairs: 'There is no room for stairs yet. Draw one with “Box” or “Loop”.',
+  ceiling: 'There is no ceiling yet. Draw a room with “Box” or “Loop”.',
+  section: 'There is nothing to cut yet. Draw a room with “Box” or “Loop”.',
+  areas: 'There is no floor to count yet. Draw a room with “Box” or “Loop”.',
   lasso: 'Nothing drawn yet. Choose “Box”, “Corners” or “Loop”.',
   underlay: 'Bring in an old plan, a scan or a photo of one, and trace it.',
 };

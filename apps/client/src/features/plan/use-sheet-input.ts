@@ -13,7 +13,10 @@ import { viewOfWalk } from './sketching/walk-commands';
 import { boxTool } from './tools/box-tool';
 import { bumpTool } from './tools/bump-tool';
 import { chooseTool } from './tools/choose-tool';
+import { areasTool } from './tools/areas-tool';
+import { ceilingTool } from './tools/ceiling-tool';
 import { columnTool } from './tools/column-tool';
+import { sectionTool } from './tools/section-tool';
 import { stairsTool } from './tools/stairs-tool';
 import { cornersTool } from './tools/corners-tool';
 import { divideTool } from './tools/divide-tool';
@@ -44,6 +47,9 @@ const TOOLS: Record<ToolName, (bench: Bench) => Tool> = {
   bump: bumpTool,
   column: columnTool,
   stairs: stairsTool,
+  ceiling: ceilingTool,
+  section: sectionTool,
+  areas: areasTool,
   lasso: lassoTool,
   underlay: underlayTool,
 };

@@ -1,3 +1,4 @@
+import type { AreaRounding } from '../rounding';
 import type { AreaRuleName, RoomUse, Units } from '../../plan/plan';
 
 /** What a piece of floor is. */
@@ -56,7 +57,7 @@ export interface AreaRule {
   /** Heights it cuts floors at, mm, rising. */
   readonly heights: readonly number[];
   /** How its totals are written: to so many of a unit. */
-  readonly rounding: { readonly to: number; readonly unit: 'm²' | 'ft²'; readonly digits: number };
+  readonly rounding: AreaRounding;
   readonly judge: (piece: PieceFacts, units: Units) => Share;
 }
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Id } from '../values';
-import { id, note, theNote } from './fields';
+import { id, millimetres, note, theNote } from './fields';
 import { type Kind, onFloor, together } from './kind';
 import { type EitherStand, againstWall, eitherStand, movedStand, onItsWall, standsFree } from './stand';
 
@@ -21,6 +21,8 @@ export interface Slope {
   readonly pitch: number | null;
   /** Its foot is level, as a wall plate is; else it lies as its heights say. */
   readonly level: boolean;
+  /** How far from its foot its higher height is read, mm. */
+  readonly out: number;
   readonly note: string;
 }
 
@@ -39,10 +41,15 @@ export const slopeKind: Kind<Slope, object> = {
     stand: eitherStand,
     pitch: z.number().min(PITCHES.least).max(PITCHES.most).nullable(),
     level: z.boolean(),
+    out: millimetres.positive(),
     note,
   }),
   floorOf: (slope) => slope.floor,
-  together: [together('the place', 'stand', 'floor', 'room', 'roof'), together('the pitch', 'pitch', 'level'), theNote],
+  together: [
+    together('the place', 'stand', 'floor', 'room', 'roof'),
+    together('the pitch', 'pitch', 'level', 'out'),
+    theNote,
+  ],
   refers: [
     onFloor('slope'),
     onItsWall('A sloped ceiling has lost its wall.', {

@@ -7,9 +7,11 @@ import type { Field, Selection } from '../plan-state';
 import { selectFloor, selectPlan, selectTyped, unitRead } from '../selectors';
 import { removeChosen } from '../underlay/commands';
 import type { ChosenKind, Of, Sort } from './chosen-kind';
+import { breakKind } from './break';
 import { cornerKind } from './corner';
 import { openingKind } from './opening';
 import { roomKind, roomsKind } from './room';
+import { slopeKind } from './slope';
 import { solidKind } from './solid';
 import { stairsKind } from './stairs';
 import { wallKind } from './wall';
@@ -24,6 +26,8 @@ const KINDS: { readonly [K in Selection['kind']]: ChosenKind<Of<K>> } = {
   corner: cornerKind,
   solid: solidKind,
   stairs: stairsKind,
+  slope: slopeKind,
+  break: breakKind,
   underlay: { remove: () => removeChosen },
 };
 

@@ -3,6 +3,7 @@ import {
   type OpeningOnFace,
   type Point,
   type Ring,
+  type SlopeOnFloor,
   type SolidOnFloor,
   type StairOnFloor,
   type WallFace,
@@ -66,6 +67,39 @@ export function FaceMark({
         {...THIN}
       />
     </G>
+  );
+}
+
+/** The foot of a slope, and the way it rises. */
+export function SlopeMark({ on: { frame }, colours, px }: Paint & { on: SlopeOnFloor }) {
+  const { at, along, out } = frame;
+  const [a, b] = [moved(at, along, -70 * px), moved(at, along, 70 * px)];
+  const tip = moved(at, out, 60 * px);
+  const barb = (k: 1 | -1) => moved(moved(tip, out, -13 * px), along, k * 8 * px);
+  return (
+    <Path
+      testID="slope-mark"
+      d={`M ${a.x} ${a.y} L ${b.x} ${b.y} M ${at.x} ${at.y} L ${tip.x} ${tip.y} M ${barb(1).x} ${barb(1).y} L ${tip.x} ${tip.y} L ${barb(-1).x} ${barb(-1).y}`}
+      fill="none"
+      stroke={colours.brassDeep}
+      strokeWidth={4}
+      strokeLinecap="round"
+      {...THIN}
+    />
+  );
+}
+
+/** An outline that is chosen. */
+export function RingMark({ ring, colours }: { ring: Ring; colours: HouseColours }) {
+  return (
+    <Path
+      d={pathData([ring], true)}
+      fill={colours.brass}
+      fillOpacity={0.25}
+      stroke={colours.brassDeep}
+      strokeWidth={3}
+      {...THIN}
+    />
   );
 }
 

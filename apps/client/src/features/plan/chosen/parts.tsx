@@ -6,14 +6,23 @@ import { SwingControl } from '../openings/SwingControl';
 import { OpeningTiles, turns } from '../openings/opening-tiles';
 import type { Panel, Selection } from '../plan-state';
 import { RoomCard } from '../RoomCard';
-import { selectCorner, selectFace, selectOpening, selectRoom, selectSolid, selectStairs } from '../selectors';
+import {
+  selectBreak,
+  selectCorner,
+  selectFace,
+  selectOpening,
+  selectRoom,
+  selectSlope,
+  selectSolid,
+  selectStairs,
+} from '../selectors';
 import type { Paint } from '../overlay/paint';
 import { tipOf } from '../tools/grips';
 import { UnderlayPanel } from '../underlay/UnderlayPanel';
 import type { Of } from './chosen-kind';
 import { selectGhost } from './kinds';
 import { CornerTiles, RoomTiles, SolidTiles, StandsInWall, WallMade } from './tiles';
-import { CornerDot, Ends, FaceMark, OpeningMark, RoomMark, SolidMark, StairsMark } from './marks';
+import { CornerDot, Ends, FaceMark, OpeningMark, RingMark, RoomMark, SlopeMark, SolidMark, StairsMark } from './marks';
 
 interface MarksProps<S> extends Paint {
   chosen: S;
@@ -50,6 +59,9 @@ interface Parts<S> {
 /** They come when they are wanted. */
 const KindTray = later(() => import('../openings/KindTray'));
 const TypePanel = later(() => import('../openings/TypePanel'));
+const RoomCeiling = later(() => import('../ceilings/RoomCeiling'));
+const SlopeTiles = later(() => import('../ceilings/SlopeTiles'));
+const BreakTiles = later(() => import('../ceilings/BreakTiles'));
 const StairsChecks = later(() => import('../stairs/StairsChecks'));
 const StairsForm = later(() => import('../stairs/StairsForm'));
 
@@ -69,6 +81,7 @@ const PARTS: { readonly [K in Selection['kind']]: Parts<Of<K>> } = {
     sides: [
       { panel: null, label: 'Figures', icon: 'table', Content: RoomCard },
       { panel: 'do', label: 'Arrange', icon: 'cursor-move', Tiles: RoomTiles },
+      { panel: 'ceiling', label: 'Ceiling', icon: 'home-roof', Content: RoomCeiling },
     ],
   },
   rooms: { Marks: ChosenRooms, sides: [{ ...FIGURES, Tiles: RoomTiles }] },
@@ -110,6 +123,8 @@ const PARTS: { readonly [K in Selection['kind']]: Parts<Of<K>> } = {
       { panel: 'type', label: 'Form', icon: 'stairs', Tiles: StairsForm },
     ],
   },
+  slope: { Marks: ChosenSlope, sides: [{ ...FIGURES, label: 'Heights', Tiles: SlopeTiles }] },
+  break: { Marks: ChosenBreak, sides: [{ ...FIGURES, Tiles: BreakTiles }] },
   underlay: { sides: [{ panel: null, label: 'Picture', icon: 'image-outline', Content: UnderlayPanel }] },
 };
 
@@ -190,6 +205,16 @@ function ChosenCorner({ colours, px }: Paint) {
 function ChosenSolid({ colours }: Paint) {
   const standing = useAppSelector(selectSolid);
   return standing && <SolidMark standing={standing} colours={colours} />;
+}
+
+function ChosenSlope({ colours, px }: Paint) {
+  const on = useAppSelector(selectSlope);
+  return on && <SlopeMark on={on} colours={colours} px={px} />;
+}
+
+function ChosenBreak({ colours }: Paint) {
+  const on = useAppSelector(selectBreak);
+  return on && <RingMark ring={on.ring} colours={colours} />;
 }
 
 function ChosenStairs({ colours }: Paint) {

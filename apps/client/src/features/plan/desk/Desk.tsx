@@ -16,6 +16,7 @@ const {
   Notice,
   OpenEnds,
   PlanCanvas,
+  ProposalBelow,
   WalkList,
   WideToolbar,
 } = lent();
@@ -49,6 +50,7 @@ export default function Desk() {
             <Listing />
           </View>
           <WideToolbar />
+          <ProposalBelow />
         </View>
         <SidePanel name="inspector" title="Inspector" side="right" usual={340}>
           <Calm>

@@ -19,6 +19,7 @@ import type { Field } from '../plan-state';
 import { nextAlong } from '../openings/reading-along';
 import {
   COUNTED,
+  DEGREES,
   selectEntry,
   selectFace,
   selectFloor,
@@ -52,7 +53,14 @@ const READ: readonly Field[] = [
   'leg',
   'bow',
   'gap',
+  'foot',
+  'top',
+  'eaves',
+  'ridge',
 ];
+
+/** What is typed of these is read, and how is to be chosen. */
+const READS: readonly string[] = ['room', 'slope'];
 
 /** What can be typed about what is drawn or chosen: what is being typed, each field with its value, and how what is drawn goes on. */
 export function FieldBar() {
@@ -61,7 +69,7 @@ export function FieldBar() {
   const field = useAppSelector((state) => state.plan.pad.field);
   const walking = useAppSelector((state) => state.plan.proposal?.kind === 'walk');
   // of a wall that is said where it is made
-  const read = useAppSelector((state) => state.plan.proposal !== null || state.plan.selection.kind === 'room');
+  const read = useAppSelector((state) => state.plan.proposal !== null || READS.includes(state.plan.selection.kind));
   if (fields.length === 0 && !drawn) return null;
   return (
     <View>
@@ -141,7 +149,10 @@ function Typed({ label }: { label: string }) {
       </Text>
     ) : null;
   }
-  const angle = pad.field === 'turn' || (proposal?.kind === 'reading' && proposal.place?.kind === 'angle');
+  const angle =
+    pad.field === 'turn' ||
+    DEGREES.includes(pad.field) ||
+    (proposal?.kind === 'reading' && proposal.place?.kind === 'angle');
   const plain = angle || pad.field === 'angle' ? '°' : pad.field === 'glazing' ? ' %' : null;
   const counted = COUNTED.includes(pad.field);
   const readsAs =

@@ -11,7 +11,7 @@ import { OpeningWords } from '../openings/OpeningWords';
 import { planActions } from '../plan-slice';
 import { Contradiction } from '../readings/Contradiction';
 import { RoomCard } from '../RoomCard';
-import { partsOf } from '../sketching/parts';
+import { ProposalBelow, partsOf } from '../sketching/parts';
 import { MarksWords } from '../underlay/MarksBar';
 import { WalkClosing } from '../walk/WalkClosing';
 import { FieldBar } from './FieldBar';
@@ -53,6 +53,7 @@ function DrawingFoot() {
       <MarksWords />
       <FieldBar />
       {field && !dragging && <NumberPad />}
+      <ProposalBelow />
     </View>
   );
 }

@@ -5,6 +5,7 @@ import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton } from '../../../ui/BarButton';
 import { capital } from '../../../ui/capital';
 import { useColours } from '../../../ui/theme';
+import { later } from '../later/later';
 import { planActions } from '../plan-slice';
 import { selectFloor } from '../selectors';
 import { followOn, outlinesBeside } from '../sketching/follow';
@@ -26,6 +27,18 @@ const SOLIDS = [
   ['Round pier', 'pier', 'round', 'circle-half'],
 ] as const;
 
+const CEILINGS = [
+  ['Slope', 'slope'],
+  ['Gable', 'gable'],
+  ['Hip', 'hip'],
+  ['Mono', 'mono'],
+  ['Mansard', 'mansard'],
+  ['Dormer', 'dormer'],
+  ['Beam', 'beam'],
+  ['Dropped', 'dropped'],
+  ['Step', 'step'],
+] as const;
+
 const STAIRS = [
   ['Flights', 'stairs', 'stairs'],
   ['Spiral', 'spiral', 'rotate-right'],
@@ -33,6 +46,8 @@ const STAIRS = [
   ['Hatch', 'hatch', 'square-outline'],
   ['Ramp', 'ramp', 'slope-uphill'],
 ] as const;
+
+const AreaWords = later(() => import('../areas/AreaWords'));
 
 /** What can be chosen about the tool in hand. */
 export function ToolOptions() {
@@ -97,6 +112,12 @@ export function ToolOptions() {
             chosen={choices.stairs.form === form}
             onPress={choose({ stairs: { ...choices.stairs, form } })}
           />
+        ));
+      case 'areas':
+        return <AreaWords />;
+      case 'ceiling':
+        return CEILINGS.map(([label, ceiling]) => (
+          <BarButton key={ceiling} label={label} chosen={choices.ceiling === ceiling} onPress={choose({ ceiling })} />
         ));
       case 'column':
         return SOLIDS.map(([label, solid, shape, icon]) => (

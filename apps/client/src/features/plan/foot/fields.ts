@@ -41,6 +41,16 @@ export const LABEL: Record<Field, string> = {
   nosing: 'Nosing',
   margin: 'Margin',
   start: 'From wall',
+  foot: 'At its foot',
+  pitch: 'Pitch',
+  top: 'Higher up',
+  out: 'Read at',
+  eaves: 'Eaves',
+  ridge: 'Ridge',
+  ridgeAt: 'Ridge from here',
+  lowTo: 'Steep up to',
+  lowPitch: 'Steep part',
+  listed: 'Listing says',
 };
 
 export const field = (name: Field, value: string, label = LABEL[name]): FieldShown => ({ name, label, value });

@@ -3,7 +3,7 @@ import { shallowEqual } from 'react-redux';
 import { type RootState, useAppSelector } from '../../../store/store';
 import { fieldsOfChosen } from '../chosen/kinds';
 import { spotInWords, spotLength } from '../openings/reading-along';
-import { selectFace, selectGapSpot, selectProposal } from '../selectors';
+import { DEGREES, selectFace, selectGapSpot, selectProposal } from '../selectors';
 import { type Proposal, kindOf } from '../sketching/proposal';
 import { type FieldShown, LABEL, field } from './fields';
 import { capital } from '../../../ui/capital';
@@ -29,7 +29,11 @@ function proposalFields(proposal: Proposal, long: (mm: number) => string): Field
   return kind.fields(proposal).map((name) => {
     const value = kind.value(proposal, name);
     const shown = () =>
-      kind.angle?.(proposal) ? `${decimals(value!, 1)}°` : name === 'turn' ? turnOf(value!) : long(value!);
+      kind.angle?.(proposal) || DEGREES.includes(name)
+        ? `${decimals(value!, 1)}°`
+        : name === 'turn'
+          ? turnOf(value!)
+          : long(value!);
     return { name, label: kind.label?.(proposal, name) ?? LABEL[name], value: value === null ? '–' : shown() };
   });
 }

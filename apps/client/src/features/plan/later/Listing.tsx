@@ -13,6 +13,7 @@ type ListName = Exclude<PlanState['listing'], null | 'details'>;
 /** The lists that are laid over the sheet, each in a piece of its own that comes when it is wanted. */
 const LISTS: Record<ListName, LazyExoticComponent<(props: { floor: DerivedFloor }) => ReactElement>> = {
   readings: lazy(() => import('../readings/ReadingsList')),
+  areas: lazy(() => import('../areas/AreasList')),
   floors: lazy(() => import('../floors/FloorsList')),
   history: lazy(() => import('../history/HistoryList')),
   keys: lazy(() => import('../desk/Keys')),

@@ -1,7 +1,16 @@
 /** What the parts that come later take of the plan: see `lent.ts`. */
 export {
   GLAZING_RULES,
+  AREA_RULES,
+  BREAK_NAMES,
+  ROOM_USES,
+  areaInWords,
+  surfaceContains,
   OPENING_FORMS,
+  headroomInWords,
+  drawSection,
+  slopeInWords,
+  wrongHeightInWords,
   clearWidth,
   kindOfForm,
   structuralSize,
@@ -39,6 +48,7 @@ export {
   valueInWords,
   wallsToCarry,
 } from '@velvet-tape/core';
+export { pathData } from '@velvet-tape/formats';
 export { PICTURES, pickFiles } from '../../../pictures/pick';
 export { fetchHistory, fetchRevision, nameRevision } from '../../../sync/api';
 export { randomSeed } from '../../../store/seed';
@@ -49,7 +59,11 @@ export { Calm } from '../Calm';
 export { remove } from '../chosen/kinds';
 export { SideTiles, useSides } from '../chosen/parts';
 export { goToFace, goToFloor, takeTool } from '../commands';
-export { downloadOpenings, downloadReadings, downloadWorkbook } from '../downloads';
+export { useAreas } from '../areas/use-areas';
+export { downloadBook, downloadOpenings, downloadReadings, downloadTable, downloadWorkbook } from '../downloads';
+export { HaloText } from '../overlay/HaloText';
+export { THIN } from '../overlay/paint';
+export { ProposalBelow } from '../sketching/parts';
 export { edit, preview } from '../edit';
 export { FloorsOver } from '../floors/FloorsOver';
 export { FloorPicture } from '../FloorPicture';
@@ -77,7 +91,17 @@ export { Contradiction } from '../readings/Contradiction';
 export { useMisclosures } from '../readings/use-misclosures';
 export { RoomCard } from '../RoomCard';
 export { goToOpening, goToRoom } from '../schedule/commands';
-export { selectFloor, selectOpening, selectRoom, selectShownFloor, selectShownRooms, selectStairs } from '../selectors';
+export { MarkView } from '../MarkView';
+export {
+  selectBreak,
+  selectFloor,
+  selectOpening,
+  selectRoom,
+  selectShownFloor,
+  selectShownRooms,
+  selectSlope,
+  selectStairs,
+} from '../selectors';
 export { KEYS } from '../shortcuts';
 export { CalmStrip } from '../strip/CalmStrip';
 export { TOOL_WORDS } from '../tool-names';

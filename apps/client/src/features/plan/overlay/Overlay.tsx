@@ -1,4 +1,6 @@
 import { type DerivedFloor } from '@velvet-tape/core';
+import { lazy } from 'react';
+import { Quiet } from '../../../ui/Part';
 import { G } from '../../../ui/svg';
 import type { HouseColours } from '../../../ui/theme';
 import { useAppSelector } from '../../../store/store';
@@ -9,6 +11,8 @@ import { GhostMarks } from './GhostMarks';
 import { MisclosureMarks, Pins } from './ReadingMarks';
 import { UnderlayMarks } from '../underlay/MarksOnSheet';
 import { SketchMarks } from './SketchMarks';
+
+const AreasOnPlan = lazy(() => import('../areas/AreasOnPlan'));
 
 interface Props {
   floor: DerivedFloor;
@@ -22,6 +26,7 @@ interface Props {
 /** What is laid over the drawing: the selection with its handles, the ghost of what is typed, what is being drawn. */
 export function Overlay({ floor, colours, px, reach }: Props) {
   const after = useAppSelector(selectGhost)?.floor ?? null;
+  const counting = useAppSelector((state) => state.plan.tool === 'areas');
   const paint = { colours, px };
   return (
     <G>
@@ -31,6 +36,11 @@ export function Overlay({ floor, colours, px, reach }: Props) {
       <MisclosureMarks {...paint} />
       <Pins floor={floor} {...paint} />
       <UnderlayMarks {...paint} />
+      {counting && (
+        <Quiet>
+          <AreasOnPlan {...paint} />
+        </Quiet>
+      )}
       <SketchMarks {...paint} floor={floor} />
     </G>
   );

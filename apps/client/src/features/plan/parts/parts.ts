@@ -7,6 +7,7 @@ export const PARTS: readonly { readonly name: PartName; readonly label: string; 
   { name: 'plan', label: 'Plan', icon: 'drawing' },
   { name: 'floors', label: 'Floors', icon: 'layers-outline' },
   { name: 'openings', label: 'Openings', icon: 'door' },
+  { name: 'areas', label: 'Areas', icon: 'texture-box' },
   { name: 'readings', label: 'Readings', icon: 'format-list-numbered' },
   { name: 'history', label: 'History', icon: 'history' },
   { name: 'details', label: 'This job', icon: 'home-outline' },

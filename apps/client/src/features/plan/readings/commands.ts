@@ -1,4 +1,11 @@
-import { type DerivedRoom, type Misclosure, type Place, type ReadingLine, faceByKey } from '@velvet-tape/core';
+import {
+  type DerivedRoom,
+  type Misclosure,
+  type Place,
+  type ReadingLine,
+  faceByKey,
+  heightPlace,
+} from '@velvet-tape/core';
 import type { Command } from '../../../store/store';
 import { goToWall } from '../commands';
 import { edit } from '../edit';
@@ -42,7 +49,7 @@ const FIELDS: Partial<Record<Place['kind'], Field>> = {
 /** The same from the list, heights too. */
 export const takeAgain =
   ({ of }: ReadingLine): Command =>
-  (dispatch) => {
+  (dispatch, getState) => {
     if ('reading' in of) {
       dispatch(measureAgain(of.reading));
       return;
@@ -51,11 +58,13 @@ export const takeAgain =
       dispatch(readAgain(of.gap));
       return;
     }
-    const { room, at, value } = of.height;
+    const { room, slope, value } = of.height;
+    const floor = selectFloor(getState());
+    const at = floor && heightPlace(floor, of.height);
     dispatch(planActions.listed(null));
     if (at) {
       dispatch(planActions.toolChosen('measure'));
-      dispatch(planActions.proposed({ kind: 'height', room, at, now: value, read: null }));
+      dispatch(planActions.proposed({ kind: 'height', room, slope, at, now: value, read: null }));
     } else {
       dispatch(planActions.selected({ kind: 'room', id: room }));
       dispatch(planActions.fieldChosen('ceiling'));

@@ -67,6 +67,8 @@ const HANDS: { readonly [K in Proposal['kind']]: Hands<Named<K>> } = {
   bump: {},
   reading: { typed: () => keepTyped('reading') },
   height: { typed: () => keepTyped('reading') },
+  roof: {},
+  section: { finish: () => dropProposal },
   marks: {
     typed: (proposal, _, text) =>
       proposal.task !== 'scale'

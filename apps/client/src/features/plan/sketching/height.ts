@@ -5,6 +5,8 @@ import type { ProposalKind } from './proposal-kind';
 export interface HeightProposal {
   readonly kind: 'height';
   readonly room: string;
+  /** The slope over it; null where there is none. */
+  readonly slope: string | null;
   readonly at: Point;
   /** What was read there before, mm. */
   readonly now: number | null;
@@ -18,12 +20,15 @@ export const heightKind: ProposalKind<HeightProposal> = {
   fields: () => ['reading'],
   value: ({ read, now }) => read?.value ?? now,
   typed: (height, _, typed) => ({ ...height, read: typed }),
-  intent: ({ room, at, read }) => {
+  intent: ({ room, slope, at, read }) => {
     if (!read) return null;
     const { value, text, unit, instrument = 'tape' } = read;
-    return { kind: 'readHeight', room, at, read: { value, text, unit, instrument, time: '' } };
+    const taken = { value, text, unit, instrument, time: '' };
+    return slope === null
+      ? { kind: 'readHeight', room, at, read: taken }
+      : { kind: 'readSlope', slope, at: { point: at }, read: taken };
   },
-  label: () => 'Height here',
+  label: ({ slope }) => (slope === null ? 'Height here' : 'Height of the slope'),
   measures: () => 'ceiling',
   aimed: ({ now }) => now ?? SOMEWHERE,
 };

@@ -1,4 +1,4 @@
-import type { DerivedFloor } from '@velvet-tape/core';
+import { type DerivedFloor, type Point, direction, faceByKey, leftOf, lineAlong, moved } from '@velvet-tape/core';
 import { pathData } from '@velvet-tape/formats';
 import type { ComponentType } from 'react';
 import { Text } from 'react-native-paper';
@@ -9,6 +9,7 @@ import { useColours } from '../../../ui/theme';
 import { ReadingBeingTaken } from '../overlay/ReadingMarks';
 import { CornerDot } from '../chosen/marks';
 import { type Paint, THIN } from '../overlay/paint';
+import { later } from '../later/later';
 import { planActions } from '../plan-slice';
 import { boxCorners } from '../tools/shape-tool';
 import { MarksActions, MarksEnd } from '../underlay/MarksBar';
@@ -22,6 +23,8 @@ import { dropProposal, keepProposal } from './keep';
 import type { LoopProposal } from './loop';
 import type { Named, Proposal } from './proposal';
 import type { ReadingProposal } from './reading';
+import type { RoofProposal } from './roof';
+import type { SectionProposal } from './section';
 import type { ShapeProposal } from './shape';
 
 type MarksProps<P> = Paint & { proposal: P; floor: DerivedFloor; units: DerivedFloor['plan']['job']['units'] };
@@ -36,7 +39,12 @@ interface Parts<P> {
   readonly Actions: ComponentType<{ proposal: P }>;
   /** The choices of its tool stay in view on a phone. */
   readonly options: boolean;
+  /** What stands under all that. */
+  readonly Below?: ComponentType;
 }
+
+const SectionView = later(() => import('../ceilings/SectionView'));
+const None = () => null;
 
 const PARTS: { readonly [K in Proposal['kind']]: Parts<Named<K>> } = {
   box: { Actions: Drop, options: true },
@@ -47,6 +55,8 @@ const PARTS: { readonly [K in Proposal['kind']]: Parts<Named<K>> } = {
   bump: { Actions: BumpActions, options: true },
   reading: { Marks: ReadingBeingTaken, End: KeepRead, Actions: ReadingActions, options: false },
   height: { Marks: HeightMarks, End: KeepRead, Actions: Drop, options: false },
+  roof: { Marks: RoofMarks, Actions: Drop, options: true },
+  section: { Marks: SectionMarks, End: None, Actions: Drop, options: false, Below: SectionView },
   // its marks are drawn with the picture
   marks: { End: MarksEnd, Actions: MarksActions, options: false },
 };
@@ -74,6 +84,14 @@ export function ProposalActions() {
 function Press({ what, ...button }: { what: Command } & Omit<Parameters<typeof BarButton>[0], 'onPress'>) {
   const dispatch = useAppDispatch();
   return <BarButton {...button} onPress={() => dispatch(what)} />;
+}
+
+/** What stands under the figures of what is being drawn. */
+export function ProposalBelow() {
+  const proposal = useAppSelector((state) => state.plan.proposal);
+  if (!proposal) return null;
+  const { Below } = partsOf(proposal);
+  return Below ? <Below /> : null;
 }
 
 function Drop() {
@@ -164,6 +182,42 @@ function ReadingActions({ proposal }: { proposal: ReadingProposal }) {
       {!proposal.place && <Text style={{ color: colours.ink, fontSize: 16 }}>Now tap the second corner or wall.</Text>}
       <Drop />
     </>
+  );
+}
+
+/** The wall of the eaves. */
+function RoofMarks({ proposal, floor, colours }: MarksProps<RoofProposal>) {
+  const face = faceByKey(floor, proposal.face);
+  if (!face) return null;
+  return (
+    <Path
+      d={pathData([lineAlong(face.course, 0)], false)}
+      fill="none"
+      stroke={colours.brassDeep}
+      strokeWidth={6}
+      {...THIN}
+    />
+  );
+}
+
+/** The line that is cut along, with the way one looks at its ends. */
+function SectionMarks({ proposal: { a, b }, colours, px }: MarksProps<SectionProposal>) {
+  const d = direction(a, b);
+  const look = leftOf(d);
+  const arrow = (p: Point) => {
+    const tip = moved(p, look, 16 * px);
+    const barb = (k: number) => moved(moved(p, look, 9 * px), d, k * 5 * px);
+    return `M ${p.x} ${p.y} L ${tip.x} ${tip.y} M ${barb(-1).x} ${barb(-1).y} L ${tip.x} ${tip.y} L ${barb(1).x} ${barb(1).y}`;
+  };
+  return (
+    <Path
+      testID="section-line"
+      d={`M ${a.x} ${a.y} L ${b.x} ${b.y} ${arrow(a)} ${arrow(b)}`}
+      fill="none"
+      stroke={colours.clay}
+      strokeWidth={2.5}
+      {...THIN}
+    />
   );
 }
 

@@ -7,6 +7,8 @@ import { type LoopProposal, loopKind } from './loop';
 import { type PathProposal, pathKind } from './path';
 import type { ProposalField, ProposalKind } from './proposal-kind';
 import { type ReadingProposal, readingKind } from './reading';
+import { type RoofProposal, roofKind } from './roof';
+import { type SectionProposal, sectionKind } from './section';
 import { type ShapeProposal, shapeKind } from './shape';
 import { type WalkProposal, walkKind } from './walk';
 
@@ -23,6 +25,8 @@ export type Proposal =
   | BumpProposal
   | ReadingProposal
   | HeightProposal
+  | RoofProposal
+  | SectionProposal
   | MarksProposal;
 
 export type Named<K extends Proposal['kind']> = Extract<Proposal, { kind: K }>;
@@ -36,6 +40,8 @@ const KINDS: { readonly [K in Proposal['kind']]: ProposalKind<Named<K>> } = {
   bump: bumpKind,
   reading: readingKind,
   height: heightKind,
+  roof: roofKind,
+  section: sectionKind,
   marks: marksKind,
 };
 

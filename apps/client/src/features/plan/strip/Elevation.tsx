@@ -1,9 +1,12 @@
 import {
+  type Opening,
   type OpeningInElevation,
   type WallFace,
   drawElevation,
   formatLength,
   openingsInElevation,
+  roofLightIn,
+  topOfFace,
 } from '@velvet-tape/core';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
@@ -14,7 +17,7 @@ import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { MarkView } from '../MarkView';
 import { planActions } from '../plan-slice';
 import type { Field } from '../plan-state';
-import { selectOpening, selectRoom } from '../selectors';
+import { selectOpening, selectRoom, selectShownFloor } from '../selectors';
 
 /** px; on a wide screen there is more room for it. */
 const HEIGHT = 148;
@@ -30,14 +33,18 @@ export function Elevation({ face }: { face: WallFace }) {
   const colours = useColours();
   const units = useAppSelector((state) => state.plan.plan!.job.units);
   const usual = useAppSelector((state) => state.plan.plan!.job.usual.ceilingHeight);
+  const derived = useAppSelector(selectShownFloor);
   const chosen = useAppSelector(selectOpening);
-  const ceiling = useAppSelector(selectRoom)?.ceilingHeight ?? usual;
+  const room = useAppSelector(selectRoom);
+  const top = topOfFace(face, room, usual);
+  const ceiling = Math.max(...top.flatMap(({ start, end }) => [start, end]));
   const [width, setWidth] = useState(360);
   const high = width > WIDE_STRIP ? HIGHER : HEIGHT;
   const k = Math.min((width - FIGURES - 2 * MARGIN) / Math.max(1, face.length), (high - 2 * MARGIN) / ceiling);
   const left = FIGURES + (width - FIGURES - face.length * k) / 2;
   const floor = high - MARGIN;
-  const openings = openingsInElevation(face, ceiling);
+  const lights = (opening: Opening) => derived && roofLightIn(derived, opening);
+  const openings = openingsInElevation(face, top, lights);
   const on = openings.find((each) => each.on.opening.id === chosen?.opening.id);
   const window = on?.on.opening.kind === 'window';
   const up = (mm: number) => floor - mm * k;
@@ -50,7 +57,7 @@ export function Elevation({ face }: { face: WallFace }) {
     >
       <Svg width={width} height={high}>
         <G transform={`matrix(${k} 0 0 ${k} ${left} ${floor})`}>
-          {drawElevation(face, ceiling).map((mark) => (
+          {drawElevation(face, top, lights).map((mark) => (
             <MarkView key={mark.key} mark={mark} colours={colours} lettering={13 / k} />
           ))}
         </G>
@@ -79,7 +86,12 @@ export function Elevation({ face }: { face: WallFace }) {
         </Pressable>
       ))}
       <View style={styles.figures}>
-        <Figure field="ceiling" label="Ceiling" value={formatLength(ceiling, units)} wall={face.key} />
+        <Figure
+          field="ceiling"
+          label="Ceiling"
+          value={formatLength(room?.ceilingHeight ?? usual, units)}
+          wall={face.key}
+        />
         {on && <Figure field={window ? 'head' : 'height'} label="Head" value={formatLength(on.head, units)} />}
         {on && window && <Figure field="sill" label="Sill" value={formatLength(on.sill, units)} />}
       </View>

@@ -105,6 +105,8 @@ function chosen(bench: Bench, hit: Hit, pointer: Pointer): Selection {
       return { kind: 'opening', id: hit.on.opening.id, face: hit.face.key };
     case 'stairs':
       return { kind: 'stairs', id: hit.on.stair.id };
+    case 'break':
+      return { kind: 'break', id: hit.on.broken.id };
     case 'solid':
       return { kind: 'solid', id: hit.standing.solid.id };
     case 'wall':

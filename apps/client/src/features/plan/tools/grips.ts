@@ -16,6 +16,7 @@ import {
   headingAt,
   offOf,
   pointAt,
+  ringContains,
   rightOf,
   subtract,
   swingsOf,
@@ -36,6 +37,13 @@ export type Grip =
   | { readonly kind: 'rooms'; readonly ids: readonly string[] }
   | {
       readonly kind: 'solid';
+      readonly id: string;
+      readonly face: WallFace | null;
+      readonly width: number;
+      readonly off: Point;
+    }
+  | {
+      readonly kind: 'break';
       readonly id: string;
       readonly face: WallFace | null;
       readonly width: number;
@@ -141,6 +149,21 @@ const HOLDS: { readonly [K in Selection['kind']]: Holds<Extract<Selection, { kin
   },
   corner: { corner: ({ id }, _, corner) => id === corner },
   solid: { itself: ({ id }, { floor, at, reach }) => solidGrip(floor, id, at, reach) },
+  slope: {},
+  break: {
+    itself: ({ id }, { floor, at }) => {
+      const on = floor.breaks.find(({ broken }) => broken.id === id);
+      if (!on || !ringContains(on.ring, at)) return null;
+      const { broken, ring } = on;
+      return {
+        kind: 'break',
+        id,
+        face: faceBehind(floor, broken),
+        width: broken.width,
+        off: subtract(at, middleOf(ring)),
+      };
+    },
+  },
   stairs: {
     itself: ({ id }, { hit, at }) =>
       hit.kind === 'stairs' && hit.on.stair.id === id ? { kind: 'stairs', id, off: subtract(at, hit.on.stair) } : null,
@@ -235,6 +258,10 @@ export const middleOf = (ring: readonly Point[]): Point => ({
 const sameWall = (one: WallFace, two: WallFace): boolean =>
   one.halves.some((half) => two.halves.some((other) => other.wall.id === half.wall.id));
 
+/** Where on its wall something with its middle there begins, mm from the left end, within it. */
+const alongWithin = (face: WallFace, middle: Point, width: number): number =>
+  Math.min(Math.max(0, face.length - width), Math.max(0, inSteps(alongOf(face.course, middle) - width / 2)));
+
 /** What dragging a grip from one point to another does. */
 export function intentOfGrip(grip: Grip, floor: string, from: Point, at: Point, choices: ToolChoices): Intent | null {
   switch (grip.kind) {
@@ -276,9 +303,15 @@ export function intentOfGrip(grip: Grip, floor: string, from: Point, at: Point, 
       const middle = subtract(at, grip.off);
       if (!grip.face)
         return { kind: 'changeSolid', solid: grip.id, to: { x: inSteps(middle.x), y: inSteps(middle.y) } };
-      const most = Math.max(0, grip.face.length - grip.width);
-      const offset = Math.min(most, Math.max(0, inSteps(alongOf(grip.face.course, middle) - grip.width / 2)));
+      const offset = alongWithin(grip.face, middle, grip.width);
       return { kind: 'changeSolid', solid: grip.id, place: { face: grip.face.key, end: 'left', offset } };
+    }
+    case 'break': {
+      const middle = subtract(at, grip.off);
+      if (!grip.face)
+        return { kind: 'changeBreak', broken: grip.id, to: { x: inSteps(middle.x), y: inSteps(middle.y) } };
+      const offset = alongWithin(grip.face, middle, grip.width);
+      return { kind: 'changeBreak', broken: grip.id, place: { face: grip.face.key, end: 'left', offset } };
     }
     case 'stairs': {
       const to = subtract(at, grip.off);

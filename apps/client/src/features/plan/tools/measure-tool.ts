@@ -10,6 +10,9 @@ import {
   nearestAlong,
   pointAt,
   valueOnPlan,
+  type HeightReading,
+  heightPlace,
+  slopeOver,
 } from '@velvet-tape/core';
 import type { HeightProposal } from '../sketching/height';
 import type { Picked, ReadingProposal } from '../sketching/reading';
@@ -54,8 +57,14 @@ function heightAt(floor: DerivedFloor, at: Point): HeightProposal | null {
   const room = floor.rooms.find(({ outline }) => surfaceContains(outline.rings, at));
   if (!room) return null;
   const id = room.room.id;
-  const before = floor.heights.find((each) => each.room === id && each.at && distance(each.at, at) < 100);
-  return { kind: 'height', room: id, at: before?.at ?? at, now: before?.value ?? null, read: null };
+  const slope = slopeOver(room.ceiling, at);
+  const near = (each: HeightReading) => {
+    const place = heightPlace(floor, each);
+    return place && distance(place, at) < 100;
+  };
+  const before = floor.heights.find((each) => each.room === id && each.slope === slope && near(each));
+  const place = before && heightPlace(floor, before);
+  return { kind: 'height', room: id, slope, at: place ?? at, now: before?.value ?? null, read: null };
 }
 
 /** The inside corner under a finger, else the wall. */

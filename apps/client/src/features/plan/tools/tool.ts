@@ -48,6 +48,8 @@ export interface Bench {
   traced(): TracedPicture | null;
   /** Take what was found on a picture here: a wall, or those round a room. False where nothing was. */
   takeSeen(at: Point, reach: number): boolean;
+  /** Why does the floor here count, or not? */
+  ask(at: Point): void;
   /** Move the sheet under the finger, px. */
   pan(dx: number, dy: number): void;
   /** A room was drawn and wants a name. */
