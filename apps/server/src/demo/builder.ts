@@ -225,6 +225,36 @@ export class DemoBuilder {
     this.do({ kind: 'setCeilingHeight', room, height: read.value, scope: 'room', read });
   }
 
+  /** A gable roof over the floor, from the wall of its eaves: how high that is, and the pitch. */
+  gable(room: string, side: Side, eaves: string, pitch: number): void {
+    const face = this.face(room, side).key;
+    this.do({
+      ...{ kind: 'addRoof', floor: this.floor, form: 'gable', face, eaves: this.taped(eaves) },
+      rise: { pitch },
+    });
+  }
+
+  /** A height read on the slope that rises from a wall, so far from its foot. */
+  heightUp(room: string, side: Side, up: string, text: string): void {
+    const wall = this.face(room, side).halves[0]!.wall.id;
+    const slope = Object.values(this.made.slopes).find(({ stand }) => stand.kind === 'wall' && stand.wall === wall);
+    if (!slope) throw new Error('The demo can’t be built: no slope rises from that wall.');
+    this.do({ kind: 'readSlope', slope: slope.id, at: { up: this.mm(up).value }, read: this.taped(text) });
+  }
+
+  /** A flat-roofed dormer at a wall, its middle so far along it from the left. */
+  dormer(room: string, side: Side, along: string, sizes: { width: string; depth: string; height: string }): void {
+    const { a, d } = this.face(room, side);
+    const mm = this.mm(along).value;
+    // a hand's breadth into the room
+    const at = { x: a.x + d.x * mm - d.y * 100, y: a.y + d.y * mm + d.x * 100 };
+    const { width, depth, height } = sizes;
+    this.do({
+      ...{ kind: 'addBreak', floor: this.floor, form: 'dormer', at },
+      ...{ width: this.mm(width).value, depth: this.mm(depth).value, height: this.mm(height).value },
+    });
+  }
+
   /** What stands in a wall, so far from one end of it; sizes as a person types them. */
   opening(
     form: OpeningForm,

@@ -168,4 +168,9 @@ function upperFloor(build: DemoBuilder, below: { hall: string; waiting: string; 
   build.opening('side-hung window', river, 'left', '1.05', casement);
   build.opening('side-hung window', garden, 'top', '1.30', casement);
   build.opening('side-hung window', linen, 'left', '1.50', { ...casement, width: '0.60' });
+  // the roof: eaves at the street and the garden, a dormer over the garden bedroom's window, a roof light in the river bedroom
+  build.gable(garden, 'top', '1.42', 42);
+  build.heightUp(garden, 'top', '0.80', '2.14');
+  build.dormer(garden, 'top', '1.80', { width: '1.60', depth: '1.50', height: '2.25' });
+  build.opening('roof light', river, 'bottom', '1.20', { width: '0.78', height: '0.98', sill: '1.60' });
 }

@@ -1,20 +1,35 @@
 import type { Units } from '../plan/plan';
-import type { Ring } from '../geometry';
+import type { Point, Ring } from '../geometry';
 import { decimals, formatLength } from '../units';
 import { type RoomCeiling, extremes, piecesOfRoom } from './room-ceiling';
 import { type SlopeOnFloor, type WrongHeight, pitchOf } from './slope-on-floor';
 
-/** “45.0°, 1.00 m at its foot”. */
+/** The wall a slope rises from, as it lies on the sheet. */
+function sideInWords({ x, y }: Point): string {
+  if (Math.abs(x) > 0.92) return x > 0 ? 'the left' : 'the right';
+  if (Math.abs(y) > 0.92) return y > 0 ? 'the top' : 'the bottom';
+  return `the ${y > 0 ? 'top' : 'bottom'} ${x > 0 ? 'left' : 'right'}`;
+}
+
+/** “From the left: 45.0°, 1.00 m at its foot”. */
 export function slopeInWords(on: SlopeOnFloor, units: Units): string {
   const pitch = pitchOf(on);
   if (!on.fit || pitch === null) return 'A slope that is not known yet';
   const steep = `${decimals(pitch, 1)}°`;
-  return on.slope.level ? `${steep}, ${formatLength(on.fit.c, units)} at its foot` : `${steep}, as its heights say`;
+  if (!on.slope.level) return `${steep}, as its heights say`;
+  return `From ${sideInWords(on.frame.out)}: ${steep}, ${formatLength(on.fit.c, units)} at its foot`;
 }
 
 interface Covered {
   readonly ceiling: RoomCeiling;
   readonly outline: { readonly rings: readonly Ring[] };
+}
+
+/** The slopes of a room that are its ceiling somewhere; where none is yet, all of them. */
+export function slopesSeen({ ceiling, outline }: Covered): readonly SlopeOnFloor[] {
+  const seen = new Set(piecesOfRoom(ceiling, outline.rings).map(({ of }) => of));
+  const own = ceiling.slopes.filter(({ slope }) => seen.has(slope.id));
+  return own.length > 0 ? own : ceiling.slopes;
 }
 
 /** “1.00 m to 2.40 m”. */

@@ -18,7 +18,7 @@ const SLAB = 120;
 /** Walls are cut off so high over the ceilings beside them, mm. */
 const OVER = 250;
 /** Of the height of a figure, over what it is set. */
-const CLEAR = 0.75;
+const CLEAR = 1.05;
 
 /** A floor cut along a line, seen to its left: walls, floors, ceilings with their heights. Null where it cuts no room. */
 export function drawSection(

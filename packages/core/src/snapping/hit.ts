@@ -42,7 +42,7 @@ export function hitAt(derived: DerivedFloor, p: Point, reach: number): Hit {
 
 /** As a share of a finger's reach. */
 const AT_WALL = 0.35;
-const AT_EDGE = 0.8;
+const AT_EDGE = 0.45;
 
 const isAtRing = (ring: Ring, p: Point, near: number): boolean =>
   ring.some((a, i) => distanceToSegment(a, ring[(i + 1) % ring.length]!, p) <= near);

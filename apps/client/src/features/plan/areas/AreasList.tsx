@@ -311,7 +311,7 @@ const styles = StyleSheet.create({
   input: { flex: 1 },
   reason: { width: 150 },
   head: { borderTopWidth: 2, paddingHorizontal: 14, minHeight: TOUCH },
-  room: { borderTopWidth: 1, paddingLeft: 14, paddingRight: 6 },
+  room: { borderTopWidth: 1, paddingVertical: 2, paddingLeft: 14, paddingRight: 6 },
   line: { flexDirection: 'row', alignItems: 'center', gap: 6 },
   press: { flex: 1, flexDirection: 'row', alignItems: 'center', gap: 6, minHeight: TOUCH },
   name: { flex: 1, fontSize: 15 },

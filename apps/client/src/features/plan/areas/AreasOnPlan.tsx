@@ -19,6 +19,8 @@ export default function AreasOnPlan({ colours, px }: { colours: HouseColours; px
   return (
     <G testID="areas-on-plan">
       {pieces.map((piece, i) => {
+        // a wall that does not count is a wall
+        if (piece.room === null && piece.share === 0 && piece.apart === undefined) return null;
         const asked = pointed !== null && surfaceContains(piece.rings, pointed);
         return (
           <G key={i}>
@@ -31,7 +33,7 @@ export default function AreasOnPlan({ colours, px }: { colours: HouseColours; px
               strokeWidth={2}
               {...THIN}
             />
-            {piece.area > ROOM * px * px && piece.room !== null && (
+            {piece.area > ROOM * px * px && (piece.share < 1 || piece.apart !== undefined) && piece.room !== null && (
               <HaloText
                 at={report!.marks[at]![i]!}
                 text={shareInWords(piece)}

@@ -1,4 +1,3 @@
-import type { SlopeOnFloor } from '@velvet-tape/core';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { BarButton } from '../../../ui/BarButton';
@@ -6,7 +5,7 @@ import { Tile, Tiles } from '../../../ui/Tile';
 import { FONTS, useColours } from '../../../ui/theme';
 import { lent } from '../later/lent';
 
-const { BREAK_NAMES, edit, formatLength, headroomInWords, planActions, selectRoom, slopeInWords } = lent();
+const { BREAK_NAMES, edit, formatLength, headroomInWords, planActions, selectRoom, slopeInWords, slopesSeen } = lent();
 const { useAppDispatch, useAppSelector } = lent();
 
 /** What is over the chosen room: its flat ceiling, the slopes that count, dormers and beams, how high its floor lies. */
@@ -39,7 +38,7 @@ export default function RoomCeiling() {
           ? `Flat, ${formatLength(room.ceilingHeight, units)} high.`
           : `Headroom from ${headroomInWords(room, units)}.`}
       </Text>
-      {slopes.map((on: SlopeOnFloor) => (
+      {slopesSeen(room).map((on) => (
         <BarButton
           key={on.slope.id}
           icon="slope-uphill"

@@ -73,8 +73,8 @@ export function FaceMark({
 /** The foot of a slope, and the way it rises. */
 export function SlopeMark({ on: { frame }, colours, px }: Paint & { on: SlopeOnFloor }) {
   const { at, along, out } = frame;
-  const [a, b] = [moved(at, along, -70 * px), moved(at, along, 70 * px)];
-  const tip = moved(at, out, 60 * px);
+  const [a, b] = [moved(at, along, -40 * px), moved(at, along, 40 * px)];
+  const tip = moved(at, out, 44 * px);
   const barb = (k: 1 | -1) => moved(moved(tip, out, -13 * px), along, k * 8 * px);
   return (
     <Path

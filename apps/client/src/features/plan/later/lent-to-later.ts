@@ -10,6 +10,7 @@ export {
   headroomInWords,
   drawSection,
   slopeInWords,
+  slopesSeen,
   wrongHeightInWords,
   clearWidth,
   kindOfForm,

@@ -78,7 +78,7 @@ const styles = StyleSheet.create({
   wide: { flexDirection: 'row', alignSelf: 'stretch', marginRight: 12 },
   tab: {
     flex: 1,
-    minWidth: rem(56),
+    minWidth: rem(51),
     minHeight: TOUCH,
     alignItems: 'center',
     justifyContent: 'center',
@@ -92,5 +92,5 @@ const styles = StyleSheet.create({
     alignItems: 'center',
     borderBottomWidth: 3,
   },
-  label: { fontSize: 12.5, lineHeight: 16 },
+  label: { fontSize: 12, lineHeight: 16 },
 });

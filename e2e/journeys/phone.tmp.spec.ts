@@ -1,0 +1,31 @@
+import { key } from '../pad';
+import { expect, test } from '../server';
+test('look', async ({ page }) => {
+  const errors: string[] = [];
+  page.on('pageerror', (e) => errors.push(String(e)));
+  page.on('console', (m) => m.type() === 'error' && errors.push(m.text()));
+  await page.goto('/');
+  await page.getByRole('link', { name: /^Ferry House/ }).click();
+  await expect(page.getByTestId('job-total')).toBeVisible();
+  await key(page, /^Floor: /).tap();
+  await page.getByRole('menuitem', { name: 'Upper floor' }).tap();
+  await page.waitForTimeout(800);
+  await page.screenshot({ path: '/tmp/l1.png' });
+  // garden bedroom
+  await page.touchscreen.tap(280, 405);
+  await page.waitForTimeout(300);
+  await page.getByRole('tab', { name: 'Ceiling' }).tap();
+  await page.waitForTimeout(600);
+  await page.screenshot({ path: '/tmp/l2.png' });
+  await page.getByRole('button', { name: /at its foot/ }).first().tap();
+  await page.waitForTimeout(600);
+  await page.screenshot({ path: '/tmp/l3.png' });
+  await key(page, 'Done').tap();
+  await page.getByRole('tab', { name: 'Areas' }).first().tap();
+  await page.waitForTimeout(2500);
+  await page.screenshot({ path: '/tmp/l4.png' });
+  await key(page, 'On the plan').or(key(page, 'Show on the plan what counts')).first().tap();
+  await page.waitForTimeout(800);
+  await page.screenshot({ path: '/tmp/l5.png' });
+  console.log(errors.join('\n'));
+});

@@ -1,0 +1,26 @@
+import { key } from '../pad';
+import { expect, test } from '../server';
+test('look', async ({ page }) => {
+  const errors: string[] = [];
+  page.on('pageerror', (e) => errors.push(String(e)));
+  page.on('console', (m) => m.type() === 'error' && errors.push(m.text()));
+  await page.goto('/');
+  await page.getByRole('link', { name: /^Ferry House/ }).click();
+  await expect(page.getByTestId('job-total')).toBeVisible();
+  await page.getByText('Upper floor', { exact: true }).first().click();
+  await page.waitForTimeout(1000);
+  await page.keyboard.press('q');
+  const sheet = (await page.getByTestId('sheet').boundingBox())!;
+  const x = sheet.x + sheet.width * 0.4;
+  await page.mouse.move(x, sheet.y + 60); await page.mouse.down();
+  await page.mouse.move(x + 3, sheet.y + 300, { steps: 5 });
+  await page.mouse.move(x + 5, sheet.y + sheet.height - 40, { steps: 5 }); await page.mouse.up();
+  await page.waitForTimeout(1200);
+  await page.screenshot({ path: '/tmp/w1.png' });
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('c');
+  await page.mouse.click(sheet.x + sheet.width * 0.75, sheet.y + sheet.height * 0.22);
+  await page.waitForTimeout(1500);
+  await page.screenshot({ path: '/tmp/w2.png' });
+  console.log(errors.join('\n'));
+});
