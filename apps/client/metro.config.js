@@ -1,5 +1,6 @@
 const { dirname, join } = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
+const cutToSize = require('./scripts/cut-to-size.cjs');
 
 const config = getDefaultConfig(__dirname);
 const standard = config.resolver.resolveRequest;
@@ -8,13 +9,28 @@ const englishOnly = require.resolve('./src/zod-locales.ts');
 const unusedOnWeb = /^(react-native-reanimated|react-native-worklets|@expo\/vector-icons(\/.*)?)$/;
 const inPackage = (name, ...path) => join(dirname(require.resolve(name)), ...path);
 const partsUsed = new Map([
+  [
+    '@reduxjs/toolkit',
+    cutToSize('@reduxjs/toolkit', 'dist/redux-toolkit.browser.mjs', [
+      ...['configureStore', 'createSelector', 'createSlice', 'original', 'weakMapMemoize'],
+    ]),
+  ],
+  [
+    'react-redux',
+    cutToSize('react-redux', 'dist/react-redux.mjs', [
+      ...['Provider', 'shallowEqual', 'useDispatch', 'useSelector', 'useStore'],
+    ]),
+  ],
   ['robust-predicates', inPackage('robust-predicates', 'esm/orient2d.js')],
   ['ml-matrix', require.resolve('./src/ml-matrix.ts')],
 ]);
 // Three rules keep what is sent small: zod's forty languages become one, the animation packages that other packages mention but this
-// application never uses are left out, and of two large packages come the parts that are used.
+// application never uses are left out, and of some large packages come the parts that are used.
 config.resolver.resolveRequest = (context, name, platform) => {
   if (platform === 'web' && unusedOnWeb.test(name)) return { type: 'empty' };
+  // singular values, which are worked out nowhere
+  if (platform === 'web' && name === './dc/svd' && context.originModulePath.includes('/ml-matrix/'))
+    return { type: 'empty' };
   if (name.endsWith('../locales/index.js') && context.originModulePath.includes('/zod/')) {
     return { type: 'sourceFile', filePath: englishOnly };
   }

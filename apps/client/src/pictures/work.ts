@@ -1,5 +1,5 @@
 import type { Progress } from '@velvet-tape/core';
-import { type Remote, proxy, wrap } from 'comlink';
+import type { Remote } from 'comlink';
 import type { Pictures } from '../workers/picture.worker';
 
 /** Said when the person stopped it. */
@@ -30,7 +30,8 @@ export function workOn<T>(
     };
     worker.onerror = () => reject(new Error('The picture could not be worked on.'));
   });
-  const done = Promise.race([task(wrap<Pictures>(worker), proxy(told)), stopped]).finally(() => {
+  const begun = import('comlink').then(({ wrap, proxy }) => task(wrap<Pictures>(worker), proxy(told)));
+  const done = Promise.race([begun, stopped]).finally(() => {
     over = true;
     worker.terminate();
   });

@@ -1,6 +1,7 @@
-import { useEffect, useState } from 'react';
-import { IconButton, Menu } from 'react-native-paper';
+import { lazy, useEffect, useState } from 'react';
+import { IconButton } from 'react-native-paper';
 import { BarButton } from './BarButton';
+import { Quiet } from './Part';
 import { Tile } from './Tile';
 import { TOUCH } from './theme';
 
@@ -10,8 +11,8 @@ export interface MenuEntry {
   onPress(): void;
 }
 
-/** A menu that grows is met by a quick thumb on the wrong entry, or beside it. */
-const AT_ONCE = { animation: { scale: 0 } };
+/** Comes when the first menu is opened. */
+const OpenMenu = lazy(() => import('./OpenMenu'));
 
 /** A sign that opens a menu. The menu is there only while it is open: mounted closed it would take the focus. */
 export function DropMenu({
@@ -48,20 +49,9 @@ export function DropMenu({
   );
   if (!open) return anchor;
   return (
-    <Menu visible onDismiss={() => setOpen(false)} anchor={anchor} theme={AT_ONCE}>
-      {entries.map((entry) => (
-        <Menu.Item
-          key={entry.title}
-          title={entry.title}
-          style={{ minHeight: TOUCH }}
-          onPress={() => {
-            setOpen(false);
-            entry.onPress();
-          }}
-          {...(entry.icon && { leadingIcon: entry.icon })}
-        />
-      ))}
-    </Menu>
+    <Quiet instead={anchor}>
+      <OpenMenu anchor={anchor} entries={entries} close={() => setOpen(false)} />
+    </Quiet>
   );
 }
 

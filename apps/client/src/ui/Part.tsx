@@ -12,10 +12,10 @@ export function Part({ back, children }: { back?: { label: string; now(): void }
   );
 }
 
-/** Something that is of use and can be done without: until it comes, and where it can't be had, there is nothing. */
-export const Quiet = ({ children }: { children: ReactNode }) => (
-  <NotHad instead={null}>
-    <Suspense fallback={null}>{children}</Suspense>
+/** Something that is of use and can be done without: until it comes, and where it can't be had, there is nothing, or what is given. */
+export const Quiet = ({ instead = null, children }: { instead?: ReactNode; children: ReactNode }) => (
+  <NotHad instead={instead}>
+    <Suspense fallback={instead}>{children}</Suspense>
   </NotHad>
 );
 

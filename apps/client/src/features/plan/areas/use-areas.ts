@@ -1,13 +1,15 @@
 import type { AreaRuleName, Plan } from '@velvet-tape/core';
 import type { AreasOfHouse } from '@velvet-tape/core/areas';
-import { type Remote, wrap } from 'comlink';
+import type { Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import { useAppSelector } from '../../../store/store';
 import type { Areas } from '../../../workers/areas.worker';
 
-let worker: Remote<Areas> | null = null;
-const counting = (): Remote<Areas> =>
-  (worker ??= wrap<Areas>(new Worker(new URL('../../../workers/areas.worker.ts', import.meta.url))));
+let worker: Promise<Remote<Areas>> | null = null;
+const counting = (): Promise<Remote<Areas>> =>
+  (worker ??= import('comlink').then(({ wrap }) =>
+    wrap<Areas>(new Worker(new URL('../../../workers/areas.worker.ts', import.meta.url))),
+  ));
 
 const known = new WeakMap<Plan, Promise<AreasOfHouse>>();
 
@@ -17,7 +19,7 @@ function areasOf(plan: Plan): Promise<AreasOfHouse> {
   if (!found) {
     const { areaRule, besideRule } = plan.job;
     const rules: AreaRuleName[] = besideRule ? [areaRule, besideRule] : [areaRule];
-    known.set(plan, (found = counting().ofHouse(plan, rules)));
+    known.set(plan, (found = counting().then((it) => it.ofHouse(plan, rules))));
   }
   return found;
 }

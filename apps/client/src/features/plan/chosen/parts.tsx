@@ -18,7 +18,6 @@ import {
 } from '../selectors';
 import type { Paint } from '../overlay/paint';
 import { tipOf } from '../tools/grips';
-import { UnderlayPanel } from '../underlay/UnderlayPanel';
 import type { Of } from './chosen-kind';
 import { selectGhost } from './kinds';
 import { CornerTiles, RoomTiles, SolidTiles, StandsInWall, WallMade } from './tiles';
@@ -59,6 +58,7 @@ interface Parts<S> {
 /** They come when they are wanted. */
 const KindTray = later(() => import('../openings/KindTray'));
 const TypePanel = later(() => import('../openings/TypePanel'));
+export const UnderlayPanel = later(() => import('../underlay/UnderlayPanel'));
 const RoomCeiling = later(() => import('../ceilings/RoomCeiling'));
 const SlopeTiles = later(() => import('../ceilings/SlopeTiles'));
 const BreakTiles = later(() => import('../ceilings/BreakTiles'));

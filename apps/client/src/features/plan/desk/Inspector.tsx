@@ -13,6 +13,7 @@ export function Inspector() {
   const naming = useAppSelector((state) => state.plan.naming);
   const closing = useAppSelector((state) => state.plan.proposal?.kind === 'walk' && state.plan.proposal.closing);
   const drawn = useAppSelector((state) => state.plan.proposal !== null);
+  const picture = useAppSelector((state) => state.plan.selection.kind === 'underlay');
   const { sides, shown } = useSides();
   // what has room of its own is named; what can be done is in view anyway
   const named = sides.filter(({ panel, Content }) => panel === null || panel === 'type' || Content);
@@ -28,7 +29,7 @@ export function Inspector() {
       <Pad />
       {!drawn && <SideTabs sides={named} shown={shown} />}
       {Own ? <Own /> : !drawn && sides.map((side) => <SideTiles key={side.label} side={side} />)}
-      <UnderlayPanel />
+      {picture && <UnderlayPanel />}
       {!naming && <RoomCard walls />}
       {!naming && <Walls />}
     </ScrollView>

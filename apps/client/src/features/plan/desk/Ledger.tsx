@@ -4,10 +4,10 @@ import { Text } from 'react-native-paper';
 import { BarButton } from '../../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { lent } from '../later/lent';
+import { UnderlayRow } from './UnderlayRow';
 import { FloorStrip } from './FloorStrip';
 
-const { PICTURES, UnderlayRow, bringIn, chooseUnderlay, formatArea, pickFiles, planActions, roughly, selectRoom } =
-  lent();
+const { PICTURES, bringIn, chooseUnderlay, formatArea, pickFiles, planActions, roughly, selectRoom } = lent();
 const { selectShownFloor, selectShownRooms, selectUnderlays, takeTool, useAppDispatch, useAppSelector } = lent();
 
 /** The rooms with their areas, live while something is dragged, and the total. */

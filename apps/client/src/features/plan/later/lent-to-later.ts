@@ -27,7 +27,10 @@ export {
   finenessOf,
   floorBeside,
   floorHeight,
+  decimals,
   floorsInOrder,
+  perPixelAt,
+  scaleOf,
   formatArea,
   formatLength,
   formatLevel,
@@ -58,7 +61,7 @@ export { capital } from '../../../ui/capital';
 export { DropMenu } from '../../../ui/DropMenu';
 export { Calm } from '../Calm';
 export { remove } from '../chosen/kinds';
-export { SideTiles, useSides } from '../chosen/parts';
+export { SideTiles, UnderlayPanel, useSides } from '../chosen/parts';
 export { goToFace, goToFloor, takeTool } from '../commands';
 export { useAreas } from '../areas/use-areas';
 export { downloadBook, downloadOpenings, downloadReadings, downloadTable, downloadWorkbook } from '../downloads';
@@ -106,10 +109,20 @@ export {
 export { KEYS } from '../shortcuts';
 export { CalmStrip } from '../strip/CalmStrip';
 export { TOOL_WORDS } from '../tool-names';
-export { bringIn, chooseUnderlay } from '../underlay/commands';
+export {
+  bringIn,
+  changeChosen,
+  chooseUnderlay,
+  mark,
+  removeChosen,
+  showUnderlay,
+  turnChosen,
+} from '../underlay/commands';
+export { dropSeen, findOnUnderlay, takeAllSeen } from '../underlay/find-commands';
 export { MarksWords } from '../underlay/MarksBar';
-export { selectUnderlays } from '../underlay/selectors';
-export { UnderlayPanel, UnderlayRow } from '../underlay/UnderlayPanel';
+export { selectUnderlay, selectUnderlays } from '../underlay/selectors';
+export { underlayActions } from '../underlay/underlay-slice';
+export { underlayWords } from '../underlay/words';
 export { WorkBar } from '../underlay/WorkBar';
 export { WalkClosing } from '../walk/WalkClosing';
 export { WalkList } from '../walk/WalkList';

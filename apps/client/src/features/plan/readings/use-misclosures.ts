@@ -1,14 +1,16 @@
 import { type DerivedFloor, type Misclosure, misclosuresOn, rememberMisclosures } from '@velvet-tape/core';
-import { type Remote, wrap } from 'comlink';
+import type { Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { TrueUp } from '../../../workers/true-up.worker';
 
 /** With more readings than this contradictions are looked for beside the screen, and come a moment later. */
 export const LARGE = 120;
 
-let worker: Remote<TrueUp> | null = null;
-const trueUp = (): Remote<TrueUp> =>
-  (worker ??= wrap<TrueUp>(new Worker(new URL('../../../workers/true-up.worker.ts', import.meta.url))));
+let worker: Promise<Remote<TrueUp>> | null = null;
+const trueUp = (): Promise<Remote<TrueUp>> =>
+  (worker ??= import('comlink').then(({ wrap }) =>
+    wrap<TrueUp>(new Worker(new URL('../../../workers/true-up.worker.ts', import.meta.url))),
+  ));
 
 const underWay = new WeakMap<DerivedFloor, Promise<readonly Misclosure[]>>();
 
@@ -19,7 +21,7 @@ export async function findMisclosures(floor: DerivedFloor): Promise<readonly Mis
   if (!finding) {
     const { network, readings } = floor;
     finding = trueUp()
-      .misclosures(Object.fromEntries(network.corners), network.walls, readings)
+      .then((it) => it.misclosures(Object.fromEntries(network.corners), network.walls, readings))
       .then((found) => rememberMisclosures(floor, found));
     underWay.set(floor, finding);
   }

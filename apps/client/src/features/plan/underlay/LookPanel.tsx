@@ -1,10 +1,11 @@
 import type { Look, Underlay } from '@velvet-tape/core';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { useAppDispatch } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { useColours } from '../../../ui/theme';
-import { changeChosen } from './commands';
+import { lent } from '../later/lent';
+
+const { changeChosen, useAppDispatch } = lent();
 
 const SLIDES = [
   ['opacity', 'Opacity', 0.1, 1],

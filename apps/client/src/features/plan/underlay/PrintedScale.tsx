@@ -1,12 +1,13 @@
-import { type Underlay, formatLength, perPixelAt } from '@velvet-tape/core';
+import type { Underlay } from '@velvet-tape/core';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton } from '../../../ui/BarButton';
 import { useColours } from '../../../ui/theme';
-import { changeChosen, showUnderlay } from './commands';
-import { underlayActions } from './underlay-slice';
+import { lent } from '../later/lent';
+
+const { changeChosen, formatLength, perPixelAt, showUnderlay, underlayActions } = lent();
+const { useAppDispatch, useAppSelector } = lent();
 
 const RATIOS = [20, 25, 50, 75, 100, 200] as const;
 const DPIS = [96, 150, 200, 300, 600] as const;

@@ -1,23 +1,21 @@
-import { type Underlay, decimals, formatLength, scaleOf } from '@velvet-tape/core';
+import type { Underlay } from '@velvet-tape/core';
 import { type ReactNode, useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { Icon, Text, TextInput } from 'react-native-paper';
-import { PICTURES, pickFiles } from '../../../pictures/pick';
-import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
-import { DropMenu } from '../../../ui/DropMenu';
-import { FONTS, TOUCH, useColours } from '../../../ui/theme';
-import { edit } from '../edit';
-import { bringIn, changeChosen, mark, removeChosen, turnChosen } from './commands';
-import { dropSeen, findOnUnderlay, takeAllSeen } from './find-commands';
+import { FONTS, useColours } from '../../../ui/theme';
+import { lent } from '../later/lent';
 import { LookPanel } from './LookPanel';
 import { PrintedScale } from './PrintedScale';
-import { selectUnderlay } from './selectors';
-import { underlayActions } from './underlay-slice';
-import { underlayWords } from './words';
+
+const { DropMenu, PICTURES, bringIn, changeChosen, decimals, dropSeen, edit, findOnUnderlay, formatLength, mark } =
+  lent();
+const { pickFiles, removeChosen, scaleOf, selectUnderlay, takeAllSeen, turnChosen, underlayActions, underlayWords } =
+  lent();
+const { useAppDispatch, useAppSelector } = lent();
 
 /** The chosen picture: how its scale is known, and what can be done with it. */
-export function UnderlayPanel() {
+export default function UnderlayPanel() {
   const underlay = useAppSelector(selectUnderlay);
   const found = useAppSelector((state) => state.underlay.found);
   if (!underlay) return null;
@@ -195,24 +193,6 @@ function FoundPanel({ underlay }: { underlay: Underlay }) {
   );
 }
 
-/** An underlay in a list. */
-export function UnderlayRow({ underlay, onPress }: { underlay: Underlay; onPress(): void }) {
-  const colours = useColours();
-  return (
-    <Pressable
-      accessibilityRole="button"
-      accessibilityLabel={`Underlay ${underlay.name}`}
-      onPress={onPress}
-      style={[styles.listed, { borderColor: colours.linenDeep }]}
-    >
-      <Icon source={underlay.hidden ? 'eye-off-outline' : 'image-outline'} size={18} color={colours.inkSoft} />
-      <Text style={[styles.listedName, { color: colours.ink }]} numberOfLines={1}>
-        {underlay.name}
-      </Text>
-    </Pressable>
-  );
-}
-
 const styles = StyleSheet.create({
   head: { flexDirection: 'row', alignItems: 'center', paddingLeft: 14, paddingRight: 4, minHeight: 56 },
   title: { flex: 1, minWidth: 0 },
@@ -223,13 +203,4 @@ const styles = StyleSheet.create({
   row: { flexDirection: 'row', flexWrap: 'wrap' },
   found: { paddingHorizontal: 14, paddingTop: 10, fontSize: 16, fontFamily: FONTS.strong },
   hint: { paddingHorizontal: 14, fontSize: 14 },
-  listed: {
-    minHeight: TOUCH,
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: 8,
-    borderBottomWidth: StyleSheet.hairlineWidth,
-    paddingHorizontal: 6,
-  },
-  listedName: { flex: 1, fontSize: 15 },
 });
