@@ -1,5 +1,6 @@
 import { type Intent, type Plan, applyEdit, newPlan } from '@velvet-tape/core';
 import type { Locator, Page } from '@playwright/test';
+import { openPlan } from './attics';
 import type { Server } from './server';
 
 /** A house of one floor, 8 × 5 m, with a bay in its upper wall and a lean-to at its right side; what is where, mm. */
@@ -26,11 +27,7 @@ export function millHouse(): Plan {
 
 /** Puts it on the server, and opens it. */
 export async function openMillHouse(page: Page, server: Server): Promise<void> {
-  const put = await page.request.put(`${server.url}/api/jobs/mill-house/plan`, {
-    data: { version: 0, plan: millHouse() },
-  });
-  if (!put.ok()) throw new Error(await put.text());
-  await page.goto('/job/mill-house');
+  await openPlan(page, server, 'mill-house', millHouse());
 }
 
 /** Where a point of the house, mm, is on the screen: by something that is drawn of it. */

@@ -2,6 +2,7 @@ import Coordinate from 'jsts/org/locationtech/jts/geom/Coordinate.js';
 import GeometryFactory from 'jsts/org/locationtech/jts/geom/GeometryFactory.js';
 import Polygonizer from 'jsts/org/locationtech/jts/operation/polygonize/Polygonizer.js';
 import { adjustments } from './adjustment';
+import { roofsBench } from './roofs';
 import { storeysBench } from './storeys';
 import { type Plan, type Wall, applyEdit, deriveFloor, drawFloor, cellsOf, networkOf, newPlan } from '../src';
 
@@ -134,3 +135,4 @@ console.log(
 console.log(['', '## One step of dragging a wall', '', ...dragStep()].join('\n'));
 console.log(['', '## Truing up', '', ...adjustments()].join('\n'));
 console.log(['', '## A house of several floors', '', ...storeysBench(floorOf(8, 5))].join('\n'));
+console.log(['', '## Under slopes', '', ...roofsBench(floorOf(16, 10))].join('\n'));

@@ -7,6 +7,7 @@ import { falseStretches } from './pictures';
 import { carryUp } from './carry';
 import { calibration, cleanFloors, power, slips } from './readings';
 import { measured } from '../tests/measured-walls';
+import { underRoofs } from './roofs';
 import { severalFloors } from './storeys';
 import { tilePlans } from './tiling';
 
@@ -27,6 +28,7 @@ const trials: Record<string, Trial> = {
   walls: { usual: 40, run: walls },
   tiling: { usual: 10_000, run: tilePlans },
   storeys: { usual: 2_000, run: severalFloors },
+  roofs: { usual: 2_000, run: underRoofs },
   carry: { usual: 2_000, run: carryUp },
 };
 
