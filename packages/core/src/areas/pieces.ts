@@ -1,19 +1,20 @@
 import { type FloorUnder, byHeadroom, floorUnder } from '../ceilings';
-import { type DerivedFloor, type DerivedRoom, cavitiesOf } from '../derived';
+import { type DerivedFloor, type DerivedRoom, type SolidOnFloor, cavitiesOf } from '../derived';
 import {
   type Point,
   type Ring,
   boxesMeet,
   difference,
+  flattened,
   intersection,
   momentsOf,
   ringsArea,
   ringsBox,
+  union,
 } from '../geometry';
 import { lastFor, onceFor } from '../memory';
-import type { Id, RoomUse, Solid } from '../plan/plan';
+import type { Id, RoomUse, Wall } from '../plan/plan';
 import { surfaceAt, surfaceContains, surfacesOf } from '../rooms';
-import type { WallBody } from '../walls';
 import type { AreaRule, PieceFacts, PieceKind, Share } from './rules';
 import { isOutside } from './rules/rule';
 import { useOf } from './uses';
@@ -45,8 +46,8 @@ export function piecesOfFloor(floor: DerivedFloor, rule: AreaRule): readonly Cou
   const below = isBelowGround(floor);
   return [
     ...floor.rooms.flatMap((room) => roomPieces(room, floor, rule.heights, below)),
-    ...floor.bodies.flatMap((body) => wallPieces(body, floor, rule.heights, below)),
-    ...floor.solids.flatMap((each) => solidPiece(each.solid, each.cut, floor, below)),
+    ...bodiesApart(floor).flatMap((body) => wallPieces(body, floor, rule.heights, below)),
+    ...floor.solids.flatMap((each, i) => solidPiece(each, floor.solids.slice(0, i), floor, below)),
     ...cavitiesOf(floor).map(({ rings }) => plain('cavity', rings, null, below)),
   ].map((piece) => ({ ...piece, ...rule.judge(piece.facts, units) }));
 }
@@ -162,9 +163,31 @@ const besides = onceFor((floor: DerivedFloor): ReadonlyMap<Id, readonly DerivedR
   return map;
 });
 
+/** A wall as far as no wall before it takes its place. */
+interface BodyApart {
+  readonly wall: Wall;
+  readonly rings: readonly Ring[];
+}
+
+/** Walls drawn into each other are counted once: the later is what is left of it. */
+const bodiesApart = onceFor(({ bodies }: DerivedFloor): readonly BodyApart[] => {
+  const whole = bodies.map(({ wall, ring }): BodyApart => ({ wall, rings: [ring] }));
+  const rings = bodies.map(({ ring }) => flattened(ring));
+  if (ringsArea(rings) - ringsArea(union(rings)) < OVERLAP) return whole;
+  return whole.map((each, i) => {
+    const before = whole.slice(0, i).filter((other) => meet(other.rings, each.rings));
+    const taken = before.flatMap((other) => other.rings);
+    const over = ringsArea(intersection(each.rings, taken));
+    return over < NOTHING ? each : { ...each, rings: difference(each.rings, taken) };
+  });
+});
+
+/** Less than this is rounding, mm². */
+const OVERLAP = 500;
+
 /** A wall: under a slope as high as the ceiling of the room beside it is there. */
 function wallPieces(
-  { wall, ring }: WallBody,
+  { wall, rings }: BodyApart,
   floor: DerivedFloor,
   heights: readonly number[],
   below: boolean,
@@ -180,7 +203,7 @@ function wallPieces(
           ? 'partition'
           : 'perimeter wall';
   const beside = inside[0] ?? null;
-  const piece = { ...plain(kind, [ring], null, below), wall: wall.id };
+  const piece = { ...plain(kind, rings, null, below), wall: wall.id };
   const facts: PieceFacts = { ...piece.facts, use: wallUse(inside) };
   if (!beside) return [{ ...piece, facts }];
   if (beside.ceiling.level && !inside.some(({ ceiling }) => !ceiling.level)) {
@@ -189,7 +212,7 @@ function wallPieces(
     return [{ ...piece, facts: { ...facts, from: over.at(-1) ?? 0, below: heights[over.length] ?? Infinity } }];
   }
   const under = slopedBeside(inside)!;
-  return cutByHeight({ ...piece, facts }, floorUnder(under.ceiling, [ring]), under, heights);
+  return cutByHeight({ ...piece, facts }, floorUnder(under.ceiling, rings), under, heights);
 }
 
 /** The room whose ceiling a wall goes up to. */
@@ -207,12 +230,19 @@ function wallUse(rooms: readonly DerivedRoom[]): RoomUse | null {
   return uses.find((use) => use !== 'garage' && use !== 'not counted') ?? uses[0]!;
 }
 
-/** A solid, as far as it stands in rooms. */
-function solidPiece(solid: Solid, cut: Ring, floor: DerivedFloor, below: boolean): AreaPiece[] {
+/** A solid, as far as it stands in rooms, and not in another. */
+function solidPiece(
+  { solid, cut }: SolidOnFloor,
+  before: readonly SolidOnFloor[],
+  floor: DerivedFloor,
+  below: boolean,
+): AreaPiece[] {
   const kind = solid.kind === 'chimney breast' ? 'chimney breast' : 'column';
+  const taken = before.map((other) => other.cut).filter((other) => meet([other], [cut]));
   return floor.rooms.flatMap((room): AreaPiece[] => {
     const whole = surfaceAt(surfacesOf(floor.network), room.room.at)?.outline.rings ?? [];
-    const rings = meet(whole, [cut]) ? intersection(whole, [cut]) : [];
+    const shared = meet(whole, [cut]) ? intersection(whole, [cut]) : [];
+    const rings = taken.length > 0 && shared.length > 0 ? difference(shared, taken) : shared;
     return ringsArea(rings) > NOTHING ? [plain(kind, rings, room, below)] : [];
   });
 }
