@@ -12,8 +12,8 @@ const picture = async (page: Page, name: string) => {
 };
 const length = (page: Page, text: string) => page.getByTestId(/^length/).getByText(text, { exact: true });
 
-/** The ways to sketch, each on a sheet of its own. */
-async function sketching(page: Page, finger: Finger): Promise<void> {
+/** A walk round a room that does not close. */
+async function sketching(page: Page): Promise<void> {
   const key = (name: string) => page.getByRole('button', { name, exact: true });
   const sheet = async (tool: string) => {
     await page.goto('/new');
@@ -21,27 +21,6 @@ async function sketching(page: Page, finger: Finger): Promise<void> {
     await page.getByText(/Drag across the sheet/).waitFor();
     await press(page, tool);
   };
-  await sheet('Loop');
-  const corners = [
-    [70, 240],
-    [250, 232],
-    [325, 330],
-    [318, 520],
-    [64, 512],
-  ] as const;
-  await finger.down([corners[0]]);
-  for (let i = 0; i < corners.length; i += 1) {
-    const [a, b] = [corners[i]!, corners[(i + 1) % corners.length]!];
-    for (let k = 0.06; k < 0.97; k += 0.06) {
-      const shake = 3 * Math.sin(37 * k + i);
-      await finger.move([[a[0] + (b[0] - a[0]) * k + shake, a[1] + (b[1] - a[1]) * k - shake]]);
-    }
-  }
-  await finger.rest([68, 256]);
-  await finger.up();
-  await key('Less straight').waitFor();
-  await picture(page, 'phone-loop');
-
   await sheet('Walk round');
   const type = async (text: string) => {
     for (const digit of text) await key(digit === '.' ? 'point' : digit).tap();
@@ -56,7 +35,7 @@ async function sketching(page: Page, finger: Finger): Promise<void> {
   await picture(page, 'phone-walk');
 }
 
-/** A sketch on its way to a plan: its true scale, and the walls that are seen on it. */
+/** A sketch on its way to a plan gets its true scale. */
 async function overSketch(page: Page, finger: Finger): Promise<void> {
   await page.goto('/job/boat-shed');
   await restingBox(pictureOn(page));
@@ -69,12 +48,6 @@ async function overSketch(page: Page, finger: Finger): Promise<void> {
   await page.getByTestId('magnifier').waitFor();
   await picture(page, 'phone-true-scale');
   await finger.up();
-  for (const digit of ['6', 'point', '4', 'Enter']) await page.getByRole('button', { name: digit, exact: true }).tap();
-  await press(page, 'Keep');
-  await press(page, 'Find walls');
-  await page.getByTestId('found-walls').waitFor();
-  await restingBox(pictureOn(page));
-  await picture(page, 'phone-found-walls');
 }
 
 /** The floors of a house, and the stairs between two of them, close up. */
@@ -91,6 +64,29 @@ async function storeys(page: Page, finger: Finger): Promise<void> {
   await page.getByTestId('stairs-checks').waitFor();
   await picture(page, 'phone-stairs');
   await page.getByRole('button', { name: 'Done', exact: true }).tap();
+}
+
+/** Under the roof: lines of equal headroom, and what of it counts by two rules. */
+async function underTheRoof(page: Page, finger: Finger): Promise<void> {
+  await page.getByRole('button', { name: /^Floor: / }).tap();
+  await page.getByRole('menuitem', { name: 'Upper floor' }).tap();
+  await finger.tap(await middleOf(page.getByTestId(/^area/).getByText('15.31')));
+  await page.getByRole('tab', { name: 'Ceiling' }).tap();
+  await page.getByTestId('headroom').waitFor();
+  await picture(page, 'phone-attic');
+  await page.getByRole('button', { name: 'Done', exact: true }).tap();
+  await page.getByRole('tab', { name: 'Areas' }).tap();
+  await page.getByRole('button', { name: /^Counted by / }).tap();
+  await page.getByRole('menuitem', { name: 'WoFlV' }).tap();
+  await page.getByRole('button', { name: /^Another rule|^Beside it / }).tap();
+  await page.getByRole('menuitem', { name: 'Carrez' }).tap();
+  await page.getByTestId('total Carrez').waitFor();
+  await page.getByRole('button', { name: 'Show on the plan what counts' }).tap();
+  await page.getByText('50 %').first().waitFor();
+  const sheet = await restingBox(page.getByTestId(/^floor/).last());
+  await finger.tap([sheet.x + 20, sheet.y + 6]);
+  await picture(page, 'phone-areas');
+  for (let i = 0; i < 2; i += 1) await page.keyboard.press('Control+z');
 }
 
 plain.describe('on a phone', () => {
@@ -112,22 +108,12 @@ plain.describe('on a phone', () => {
     for (const key of ['4', 'point', '2', '0']) await page.getByRole('button', { name: key, exact: true }).tap();
     await page.getByTestId('moving-corner').first().waitFor();
     await picture(page, 'phone-tape');
-    await sketching(page, finger);
+    await sketching(page);
     await page.goto('/job/quince-cottage');
     await length(page, '12′ 6″').waitFor();
     await finger.tap(await middleOf(length(page, '12′ 6″')));
     await finger.tap(await middleOf(page.getByTestId('strip-window')));
     await picture(page, 'phone-window-imperial');
-    for (const step of ['Delete', 'Control+z']) {
-      await page.keyboard.press(step);
-      await page.locator('[data-testid=sync][aria-label=Saving]').waitFor();
-      await page.locator('[data-testid=sync][aria-label=Saved]').waitFor();
-    }
-    await page.keyboard.press('Escape');
-    await page.keyboard.press('Escape');
-    await page.getByRole('tab', { name: 'History' }).tap();
-    await page.getByText('The job was begun').waitFor();
-    await picture(page, 'phone-history');
     await page.goto('/job/ferry-house');
     await finger.tap(await middleOf(page.getByTestId(/^name/).getByText('Ticket hall')));
     await page.getByText('Volume').waitFor();
@@ -140,11 +126,6 @@ plain.describe('on a phone', () => {
     await page.getByText('Measure again').tap();
     await page.getByTestId('tape-strip').waitFor();
     await page.getByRole('button', { name: 'Done', exact: true }).tap();
-    await page.getByRole('button', { name: 'Measure', exact: true }).tap();
-    await page.getByText(/^Readings \(/).tap();
-    await page.getByText('Furthest off').tap();
-    await picture(page, 'phone-readings');
-    await page.getByRole('button', { name: 'Close readings', exact: true }).tap();
     await page.getByRole('tab', { name: 'Openings' }).tap();
     await page.getByText('To check (1)').waitFor();
     await picture(page, 'phone-schedule');
@@ -156,6 +137,7 @@ plain.describe('on a phone', () => {
     await press(page, 'Hide the elevation');
     await page.getByRole('button', { name: 'Done', exact: true }).tap();
     await storeys(page, finger);
+    await underTheRoof(page, finger);
     await overSketch(page, finger);
   });
 });
@@ -180,6 +162,29 @@ plain.describe('on a wide screen', () => {
     await page.getByTestId('floor-picture').nth(2).waitFor();
     await picture(page, 'wide-floors');
     await page.getByRole('button', { name: 'Close floors', exact: true }).click();
+    await page.getByRole('button', { name: /^Floor: / }).click();
+    await page.getByRole('menuitem', { name: 'Upper floor' }).click();
+    await page.keyboard.press('q');
+    const sheet = await restingBox(page.getByTestId('sheet'));
+    await page.mouse.move(sheet.x + 0.33 * sheet.width, sheet.y + 30);
+    await page.mouse.down();
+    await page.mouse.move(sheet.x + 0.335 * sheet.width, sheet.y + 0.97 * sheet.height, { steps: 5 });
+    await page.mouse.up();
+    await page.getByTestId('section').waitFor();
+    await picture(page, 'wide-section');
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('c');
+    await page.getByRole('tab', { name: 'Areas' }).click();
+    await page.getByTestId('total net').waitFor();
+    await page.getByRole('button', { name: /^Another rule|^Beside it / }).click();
+    await page.getByRole('menuitem', { name: 'Gross external' }).click();
+    await page.getByTestId('total gross external').waitFor();
+    await page.getByRole('textbox', { name: /The listing says/ }).fill('130');
+    await page.getByRole('button', { name: 'Compare', exact: true }).click();
+    await page.getByTestId('nearest').waitFor();
+    await picture(page, 'wide-areas');
+    await page.getByRole('button', { name: 'Close areas', exact: true }).click();
+    await page.keyboard.press('c');
     await page.getByRole('button', { name: /^Floor: / }).click();
     await page.getByRole('menuitem', { name: 'Cellar' }).click();
     await page.getByRole('button', { name: 'Underlay Old drawing of the cellar' }).first().click();

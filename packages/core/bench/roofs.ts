@@ -28,7 +28,7 @@ function underSlopes(floor: Plan): Plan {
 }
 
 const sorted = (work: (i: number) => void): number[] => {
-  for (let i = 0; i < 3; i += 1) work(-1 - i);
+  for (let i = 0; i < 30; i += 1) work(-1 - i);
   return Array.from({ length: RUNS }, (_, i) => {
     const start = performance.now();
     work(i);
@@ -43,15 +43,6 @@ export function roofsBench(floor: Plan): string[] {
   const plan = underSlopes(floor);
   const derived = deriveFloor(plan, 'ground');
   drawFloor(derived, STYLE);
-  // a plan that nothing is remembered of: as after an edit that changes every room
-  const fresh = (i: number): Plan =>
-    done(plan, { kind: 'changeJob', details: { usual: { ...plan.job.usual, ceilingHeight: 2400 + i } } }, 'u');
-  const plans = Array.from({ length: RUNS + 3 }, (_, i) => fresh(i + 1));
-  plans.forEach((each) => deriveFloor(each, 'ground'));
-  const table = (rule: (typeof RULES)[number]['name']) => {
-    const left = [...plans];
-    return sorted(() => void areaTable(left.pop()!, rule));
-  };
   const key = derived.rooms[Math.floor(derived.rooms.length / 2)]!.faces[0]!.key;
   const drag = sorted((i) => {
     const intent = { kind: 'moveWall', floor: 'ground', face: key, by: 10 + (Math.abs(i) % 50) * 5 } as const;
@@ -60,6 +51,15 @@ export function roofsBench(floor: Plan): string[] {
     const part = near && partedFloor(plan, 'ground', result.plan, near)?.part;
     drawFloor(part ?? deriveFloor(result.plan, 'ground'), { ...STYLE, part: Boolean(part) });
   });
+  // a plan that nothing is remembered of: as after an edit that changes every room
+  const fresh = (i: number): Plan =>
+    done(plan, { kind: 'changeJob', details: { usual: { ...plan.job.usual, ceilingHeight: 2400 + i } } }, 'u');
+  const plans = Array.from({ length: RUNS + 30 }, (_, i) => fresh(i + 1));
+  plans.forEach((each) => deriveFloor(each, 'ground'));
+  const table = (rule: (typeof RULES)[number]['name']) => {
+    const left = [...plans];
+    return sorted(() => void areaTable(left.pop()!, rule));
+  };
   return [
     `Floor: ${derived.rooms.length} rooms under ${derived.slopes.length} slopes.`,
     '',

@@ -6,6 +6,7 @@ import { drawTwoBoxes } from './two-boxes';
 import { falseStretches } from './pictures';
 import { carryUp } from './carry';
 import { calibration, cleanFloors, power, slips } from './readings';
+import { deviationRatios } from '../tests/measured-attic';
 import { measured } from '../tests/measured-walls';
 import { underRoofs } from './roofs';
 import { severalFloors } from './storeys';
@@ -28,6 +29,7 @@ const trials: Record<string, Trial> = {
   walls: { usual: 40, run: walls },
   tiling: { usual: 10_000, run: tilePlans },
   storeys: { usual: 2_000, run: severalFloors },
+  areas: { usual: 4_000, run: deviationRatios },
   roofs: { usual: 2_000, run: underRoofs },
   carry: { usual: 2_000, run: carryUp },
 };

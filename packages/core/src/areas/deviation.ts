@@ -23,6 +23,7 @@ const PLACES = 9;
  * corners of the adjustment do, a line of equal headroom with the foot of its slope and as the plane of that is known. First order, corners and slopes known apart.
  */
 export function areaDeviation(floor: DerivedFloor, pieces: readonly CountedPiece[], rule: AreaRule): number | null {
+  if (floor.readings.length + floor.gaps.length === 0) return null;
   const byRoom = grouped(pieces, ({ room }) => room);
   const byWall = grouped(pieces, ({ wall }) => wall);
   const share = (at: Point, of: readonly CountedPiece[] | undefined): number =>

@@ -43,11 +43,19 @@ export function useOf({ use, name }: Pick<Room, 'use' | 'name'>): RoomUse {
   return use ?? guessedUse(name);
 }
 
+const PATTERNS = WORDS.map(
+  ([use, hints]) => [use, new RegExp(`(^|[^a-zäöüé])(${hints.join('|')})(s|room|haus|)?([^a-zäöüé]|$)`)] as const,
+);
+
+const guessed = new Map<string, RoomUse>();
+
+/** Names are few: each is looked at once. */
 export function guessedUse(name: string): RoomUse {
-  const words = name.toLowerCase();
-  for (const [use, hints] of WORDS) {
-    const found = hints.some((hint) => new RegExp(`(^|[^a-zäöüé])${hint}(s|room|haus|)?([^a-zäöüé]|$)`).test(words));
-    if (found && !(use === 'circulation' && LIVED_IN.test(words))) return use;
-  }
-  return 'living';
+  let use = guessed.get(name);
+  if (use === undefined) guessed.set(name, (use = guess(name.toLowerCase())));
+  return use;
 }
+
+const guess = (words: string): RoomUse =>
+  PATTERNS.find(([use, pattern]) => pattern.test(words) && !(use === 'circulation' && LIVED_IN.test(words)))?.[0] ??
+  'living';

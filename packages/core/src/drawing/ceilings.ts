@@ -14,6 +14,7 @@ export function drawCeilings(derived: DerivedFloor, style: DrawingStyle): readon
   return [
     ...derived.rooms.flatMap((room) => (room.ceiling.level ? [] : roomLines(room, heights, style))),
     ...derived.breaks.flatMap((each) => breakMarks(each, style)),
+    ...derived.rooms.flatMap((room) => stepMark(room, style)),
   ];
 }
 
@@ -58,6 +59,17 @@ function figure({ a, b }: CeilingLine, key: string, text: string, lettering: num
 
 /** Off the middle, where names stand. */
 const placeOnLine = (a: Point, b: Point): Point => middle(a, middle(a, b));
+
+/** Under its name, how much the floor of a room lies higher than that of its storey. */
+function stepMark({ room, label }: DerivedRoom, { units, lettering }: DrawingStyle): Mark[] {
+  if (room.step === 0) return [];
+  const key = `step of ${room.id}`;
+  const at = { x: label.x, y: label.y + UNDER * lettering };
+  return [
+    { kind: 'text', role: 'ceiling.text', key, unit: key, at, text: signed(room.step, units), turn: 0, size: 0.8 },
+  ];
+}
+const UNDER = 3.8;
 
 const lastBreak = lastFor<BreakOnFloor, readonly Mark[]>();
 

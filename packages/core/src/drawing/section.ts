@@ -105,14 +105,16 @@ function figures(pieces: CutRoom['pieces'], key: string, units: Units, letter: n
     places.push({ x: from, up: start, floor, side: 1 });
     places.push({ x: to, up: end, floor, side: -1 });
   }
+  const wide = (high: number) => 0.54 * formatLength(high, units).length * letter;
   const kept: typeof places = [];
   for (const place of places) {
-    const near = kept.some(({ x, up }) => Math.abs(x - place.x) < 3.2 * letter && Math.abs(up - place.up) < letter);
+    const room = 2 * wide(place.up - place.floor) + letter;
+    const near = kept.some(({ x, up }) => Math.abs(x - place.x) < room && Math.abs(up - place.up) < letter);
     if (!near) kept.push(place);
   }
   return kept.map(({ x, up, floor, side }, i): Mark => {
     const text = formatLength(up - floor, units);
-    const half = 0.27 * text.length * letter;
+    const half = wide(up - floor) / 2;
     return {
       ...{ kind: 'text', role: 'elevation.line', key: `height ${i} ${key}`, turn: 0, size: 0.9, text },
       at: {

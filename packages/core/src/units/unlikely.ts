@@ -10,6 +10,8 @@ const USUAL = {
   across: [100, 40_000],
   thickness: [50, 600],
   ceiling: [2000, 6000],
+  /** Under a slope, from knee wall to ridge. */
+  headroom: [300, 8000],
   door: [500, 2400],
   window: [300, 6000],
   opening: [300, 12_000],

@@ -7,7 +7,7 @@ import type { Field } from './plan-state';
 const OFFERED: Record<Units, readonly LengthUnit[]> = { metric: ['m', 'cm', 'mm'], imperial: ['ft', 'in'] };
 
 /** Thin things are never read in the large unit. */
-const THIN: readonly Field[] = ['thickness', 'frame', 'going', 'well', 'nosing', 'margin'];
+const THIN: readonly Field[] = ['thickness', 'frame', 'going', 'well', 'nosing', 'margin', 'step'];
 const SMALL: Record<Units, LengthUnit> = { metric: 'mm', imperial: 'in' };
 
 /** The unit of a bare number in a field, for someone who reads in `chosen`. */

@@ -74,6 +74,7 @@ export type Field =
   | 'margin'
   | 'start'
   | 'foot'
+  | 'step'
   | 'pitch'
   | 'top'
   | 'out'

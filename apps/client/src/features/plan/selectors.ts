@@ -73,6 +73,7 @@ const MAY_BE_ZERO: readonly Field[] = [
   'nosing',
   'margin',
   'start',
+  'step',
 ];
 
 const selectKept = (state: RootState) => state.plan.proposal;

@@ -114,7 +114,7 @@ function Total({ report: { rule, table, doubt } }: { report: AreaReport }) {
       <Text style={[styles.small, { color: colours.inkSoft }]}>{`${rule.standard}. ${rule.says}`}</Text>
       {apart.length > 0 && (
         <Text style={[styles.small, { color: colours.ink }]}>
-          {`By itself: ${apart.map(({ name, area }) => `${name} ${words(area)}`).join(', ')}.`}
+          {`By itself: ${apart.map(({ name, area }) => `${name}: ${words(area)}`).join(', ')}.`}
         </Text>
       )}
       {doubt && <Text style={[styles.small, { color: colours.clay }]}>{doubt}</Text>}

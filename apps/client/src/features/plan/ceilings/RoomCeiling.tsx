@@ -16,7 +16,7 @@ export default function RoomCeiling() {
   const plan = useAppSelector((state) => state.plan.plan);
   if (!room || !plan) return null;
   const { units } = plan.job;
-  const { id, toRidge, underRoof } = room.room;
+  const { id, toRidge, underRoof, step } = room.room;
   const { slopes, breaks, level } = room.ceiling;
   const pending = Object.values(plan.slopes).filter(
     (slope) => slope.room === id && !slopes.some((on) => on.slope.id === slope.id),
@@ -95,6 +95,20 @@ export default function RoomCeiling() {
         <Tile icon="home-outline" label="Dormer" onPress={take('dormer')} />
         <Tile icon="minus" label="Beam" onPress={take('beam')} />
         <Tile icon="stairs" label="Step" says="A step in the floor" onPress={take('step')} />
+        <Tile
+          icon="swap-vertical"
+          label="Floor ±"
+          says="How much its floor lies higher"
+          onPress={() => dispatch(planActions.fieldChosen('step'))}
+        />
+        {step !== 0 && (
+          <Tile
+            icon="swap-vertical"
+            label={step > 0 ? 'Floor down' : 'Floor up'}
+            says={step > 0 ? 'Its floor lies lower instead' : 'Its floor lies higher instead'}
+            onPress={() => dispatch(edit({ kind: 'stepRoom', room: id, step: -step }))}
+          />
+        )}
         <Tile
           icon="ruler"
           label="Height here"

@@ -38,7 +38,11 @@ export const breakKind: ChosenKind<Of<'break'>> = {
       return { kind, broken, place: { face, end: name, offset: value } };
     return null;
   },
-  measures: () => null,
+  measures: (state, name) => {
+    if (name === 'left' || name === 'right') return { measured: 'place' };
+    if (name === 'width' || name === 'depth') return { measured: 'depth' };
+    return name === 'height' && selectBreak(state)?.broken.form !== 'step' ? { measured: 'headroom' } : null;
+  },
   remove:
     ({ id }) =>
     (dispatch) => {

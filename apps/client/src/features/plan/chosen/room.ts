@@ -1,4 +1,12 @@
-import { type DerivedRoom, type Intent, type Plan, type Value, formatLength, roughly } from '@velvet-tape/core';
+import {
+  type DerivedRoom,
+  type Intent,
+  type Plan,
+  type Value,
+  formatLength,
+  formatSize,
+  roughly,
+} from '@velvet-tape/core';
 import type { RootState } from '../../../store/store';
 import { edit } from '../edit';
 import { type FieldShown, field } from '../foot/fields';
@@ -23,9 +31,20 @@ export function ceilingTyped(state: RootState, read: Value): Intent | null {
 export const roomKind: ChosenKind<Of<'room'>> = {
   fields: (state) => {
     const room = selectRoom(state);
-    return room ? [ceilingField(room, state.plan.plan!)] : [];
+    if (!room) return [];
+    const { plan, pad } = state.plan;
+    const { step } = room.room;
+    // one that has none is asked for first
+    const stepped = step !== 0 || pad.field === 'step';
+    const up = formatSize(Math.abs(step), plan!.job.units);
+    return [ceilingField(room, plan!), ...(stepped ? [field('step', up, step < 0 ? 'Floor down by' : undefined)] : [])];
   },
-  typed: (state, name, read) => (name === 'ceiling' ? ceilingTyped(state, read) : null),
+  typed: (state, name, read, { id }) => {
+    if (name === 'ceiling') return ceilingTyped(state, read);
+    // one that lies lower goes on lying lower
+    const down = (selectRoom(state)?.room.step ?? 0) < 0;
+    return name === 'step' ? { kind: 'stepRoom', room: id, step: down ? -read.value : read.value } : null;
+  },
   remove:
     ({ id }) =>
     (dispatch) => {

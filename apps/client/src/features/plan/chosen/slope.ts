@@ -56,7 +56,10 @@ export const slopeKind: ChosenKind<Of<'slope'>> = {
         return null;
     }
   },
-  measures: () => null,
+  measures: (_, name) => {
+    if (name === 'foot' || name === 'top') return { measured: 'headroom' };
+    return name === 'out' ? { measured: 'place' } : null;
+  },
   remove:
     ({ id }) =>
     (dispatch) => {

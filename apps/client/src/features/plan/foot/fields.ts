@@ -42,6 +42,7 @@ export const LABEL: Record<Field, string> = {
   margin: 'Margin',
   start: 'From wall',
   foot: 'At its foot',
+  step: 'Floor up by',
   pitch: 'Pitch',
   top: 'Higher up',
   out: 'Read at',

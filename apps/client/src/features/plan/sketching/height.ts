@@ -29,6 +29,6 @@ export const heightKind: ProposalKind<HeightProposal> = {
       : { kind: 'readSlope', slope, at: { point: at }, read: taken };
   },
   label: ({ slope }) => (slope === null ? 'Height here' : 'Height of the slope'),
-  measures: () => 'ceiling',
+  measures: () => 'headroom',
   aimed: ({ now }) => now ?? SOMEWHERE,
 };

@@ -57,7 +57,8 @@ export const roofKind: ProposalKind<RoofProposal> = {
       ...(lowTo && { lower: { to: read(lowTo), pitch: lowPitch } }),
     };
   },
-  measures: () => null,
+  measures: (_, field) =>
+    field === 'pitch' || field === 'lowPitch' ? null : field === 'ridgeAt' ? 'place' : 'headroom',
   chosen: (roof, { ceiling }) =>
     ceiling === 'mono' || ceiling === 'gable' || ceiling === 'hip' || ceiling === 'mansard'
       ? { ...roof, form: ceiling }

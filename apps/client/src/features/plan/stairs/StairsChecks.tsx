@@ -4,7 +4,8 @@ import { BarButton } from '../../../ui/BarButton';
 import { FONTS, useColours } from '../../../ui/theme';
 import { lent } from '../later/lent';
 
-const { deriveFloor, edit, selectStairs, stairChecks, stepsInWords, useAppDispatch, useAppSelector } = lent();
+const { deriveFloor, edit, floorBeside, selectStairs, stairChecks, stepsInWords } = lent();
+const { useAppDispatch, useAppSelector } = lent();
 
 const RULES = [
   ['general', 'General'],
@@ -21,7 +22,8 @@ export default function StairsChecks() {
   const typing = useAppSelector((state) => state.plan.pad.field !== null);
   if (!on || !plan) return null;
   const { units, stairRule } = plan.job;
-  const checks = stairChecks(on, deriveFloor(plan, on.stair.floor));
+  const above = floorBeside(plan, on.stair.floor, 'above');
+  const checks = stairChecks(on, deriveFloor(plan, on.stair.floor), above ? deriveFloor(plan, above.id) : undefined);
   // while a figure is typed only what it breaks
   const shown = typing ? checks.filter(({ ok }) => !ok).slice(0, 1) : checks;
   return (
