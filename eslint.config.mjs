@@ -9,7 +9,17 @@ const forbid = (...patterns) => ({ 'no-restricted-imports': ['error', { patterns
 const interfaces = ['react', 'react-native*', 'expo*', '@reduxjs/*', 'express', 'typeorm', 'node:*', 'fs', 'path'];
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', '**/.expo/**', '**/.parts/**', '.postgres/**', '.state/**', 'test-results/**'] },
+  {
+    ignores: [
+      '**/dist/**',
+      '**/node_modules/**',
+      '**/.expo/**',
+      '**/.parts/**',
+      '.postgres/**',
+      '.state/**',
+      'test-results/**',
+    ],
+  },
   js.configs.recommended,
   ...tseslint.configs.recommended,
   {

@@ -1,6 +1,6 @@
 import { applyEdit, newPlan } from '@velvet-tape/core';
 import type { Proposal } from '../src/features/plan/sketching/proposal';
-import { fieldsOf, intentOf, withTyped } from '../src/features/plan/sketching/proposal';
+import { fieldsOf, intentOf, kindOf, withTyped } from '../src/features/plan/sketching/proposal';
 import { ceilingTool } from '../src/features/plan/tools/ceiling-tool';
 import { measureTool } from '../src/features/plan/tools/measure-tool';
 import { sectionTool } from '../src/features/plan/tools/section-tool';
@@ -51,6 +51,7 @@ test('a roof is proposed at a wall, and kept when eaves and ridge, or pitch, wer
   };
   expect(fieldsOf(roof())).toEqual(['eaves', 'ridge', 'pitch', 'ridgeAt']);
   expect(intentOf(roof(), on.floor())).toBeNull();
+  expect(kindOf(roof()).lacks?.(roof())).toBe('How high are its eaves?');
   state.proposal = withTyped(roof(), 'eaves', typed(1.2));
   expect(intentOf(roof(), on.floor())).toBeNull();
   state.proposal = withTyped(roof(), 'ridge', typed(2.8));

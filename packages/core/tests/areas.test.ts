@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { AREA_RULES, type AreaRuleName, type Id, type RoomUse, type Value, newPlan, surfacesOf } from '../src';
+import { AREA_RULES, type AreaRuleName, type RoomUse, newPlan, surfacesOf } from '../src';
 import {
   RULES,
   againstListing,
@@ -12,6 +12,7 @@ import {
   ruleDoubt,
   ruleOf,
 } from '../src/areas';
+import { read, slopedAttic } from './attic';
 import { geometryOf, unionByJsts } from './by-jsts';
 import { gesture, play } from './gestures';
 import { House } from './house';
@@ -20,20 +21,7 @@ import { add, twoFloors } from './two-floors';
 const SEED = Number(process.env['FC_SEED'] ?? 20_261_129);
 const M2 = 1e6;
 
-const read = (metres: number): Value => ({
-  ...{ value: metres * 1000, text: String(metres), unit: 'm', instrument: 'tape', time: '2026-11-29T10:00:00Z' },
-});
-
 const counted = (house: House, name: AreaRuleName): number => areaTable(house.plan, name).counted / M2;
-
-/** 5 × 4 m, 1.0 m high at a long side, rising 45° to a flat ceiling of 2.4 m. */
-function attic(): { house: House; room: Id } {
-  const house = new House();
-  const room = house.box(0, 0, 5000, 4000);
-  const face = house.face(room, 'bottom').key;
-  house.do({ kind: 'addSlope', floor: 'ground', face, heights: [{ up: 0, read: read(1) }], pitch: 45 });
-  return { house, room };
-}
 
 describe('the rules', () => {
   test('each has its standard, is in the list of names, and orders how it is rounded', () => {
@@ -46,7 +34,7 @@ describe('the rules', () => {
   });
 
   test('the sloped room of 4 × 5 m: net 20, WoFlV 17.5, Carrez 16, under 1.5 m 2.5 m² (exact, given the rules)', () => {
-    const { house } = attic();
+    const { house } = slopedAttic();
     expect(counted(house, 'net')).toBeCloseTo(20, 6);
     expect(counted(house, 'WoFlV')).toBeCloseTo(17.5, 4);
     expect(counted(house, 'Carrez')).toBeCloseTo(16, 4);
@@ -64,7 +52,7 @@ describe('the rules', () => {
   });
 
   test('ANSI Z765: under a slope from 5 ft on where half of it is 7 ft high, to the outside of the walls that are so high', () => {
-    const { house, room } = attic();
+    const { house, room } = slopedAttic();
     // 1.524 m is reached 524 mm from the knee wall; the walls beside are cut there too
     expect(counted(house, 'ANSI Z765')).toBeCloseTo(5.5 * (4 - 0.524 + 0.25), 4);
     // a ceiling under 7 ft: none of it counts
@@ -183,7 +171,7 @@ describe('the rules', () => {
   });
 
   test('the listing says 92 m²: how far each rule is from it, the nearest first', () => {
-    const { house } = attic();
+    const { house } = slopedAttic();
     const all = againstListing(house.plan, 17.4 * M2);
     expect(all[0]!.rule.name).toBe('WoFlV');
     expect(all[0]!.by / M2).toBeCloseTo(0.1, 3);
@@ -195,7 +183,7 @@ describe('the rules', () => {
   });
 
   test('under the finger: the piece and why it counts', () => {
-    const { house } = attic();
+    const { house } = slopedAttic();
     const { pieces } = floorAreas(house.floor, ruleOf('WoFlV'));
     expect(pieceAt(pieces, { x: 2500, y: 3700 })!.reason).toMatch(/counts half/);
     expect(pieceAt(pieces, { x: 2500, y: 1000 })!.reason).toMatch(/in full/);

@@ -1,11 +1,8 @@
-import { AREA_RULES, type AreaRuleName, type Value, diagonalBetween } from '../src';
+import { AREA_RULES, type AreaRuleName, diagonalBetween } from '../src';
 import { floorAreas, ruleOf } from '../src/areas';
-import { House } from './house';
+import { attic, read } from './attic';
+import type { House } from './house';
 import { dice } from './random-floors';
-
-const read = (mm: number): Value => ({
-  ...{ value: mm, text: String(mm), unit: 'mm', instrument: 'tape', time: '2026-11-29T10:00:00Z' },
-});
 
 /** Of the standard normal distribution, by Box and Muller. */
 const normal = (random: () => number): number =>
@@ -14,8 +11,7 @@ const normal = (random: () => number): number =>
 /** All four walls of a room and both diagonals taped, so that nothing is left to assumptions; a slope by three heights. */
 function measured(random: (() => number) | null): House {
   const noisy = (mm: number) => (random ? mm + normal(random) * (3 + 0.001 * mm) : mm);
-  const house = new House();
-  const room = house.box(0, 0, 5000, 4000);
+  const { house, room } = attic();
   for (const side of ['top', 'right', 'bottom', 'left'] as const)
     house.tape(house.face(room, side), noisy(side === 'top' || side === 'bottom' ? 5000 : 4000));
   for (const [one, other] of [
@@ -23,15 +19,15 @@ function measured(random: (() => number) | null): House {
     ['right', 'left'],
   ] as const) {
     const place = diagonalBetween(house.face(room, one), house.face(room, other));
-    const across = read(noisy(Math.hypot(5000, 4000)));
+    const across = read(noisy(Math.hypot(5000, 4000)) / 1000);
     house.do({ kind: 'takeReading', floor: 'ground', stay: [], place, read: across });
   }
   house.do({
     ...{ kind: 'addSlope', floor: 'ground', face: house.face(room, 'bottom').key },
     heights: [
-      { up: 0, read: read(noisy(900)) },
-      { up: 900, read: read(noisy(1650)) },
-      { up: 1800, read: read(noisy(2400)) },
+      { up: 0, read: read(noisy(900) / 1000) },
+      { up: 900, read: read(noisy(1650) / 1000) },
+      { up: 1800, read: read(noisy(2400) / 1000) },
     ],
   });
   return house;

@@ -101,7 +101,9 @@ function roomMarks({ pieces, room }: CutRoom, i: number, units: Units, letter: n
 /** How high it is at the ends of every piece, each height once where pieces meet, set where it has room. */
 function figures(pieces: CutRoom['pieces'], key: string, units: Units, letter: number): Mark[] {
   const places: { x: number; up: number; floor: number; side: 1 | -1 }[] = [];
-  for (const { from, to, start, end, floor } of pieces) {
+  // under what is level there is room for them
+  const level = ({ start, end }: (typeof pieces)[number]) => Math.abs(start - end) < 1;
+  for (const { from, to, start, end, floor } of [...pieces].sort((a, b) => Number(level(b)) - Number(level(a)))) {
     places.push({ x: from, up: start, floor, side: 1 });
     places.push({ x: to, up: end, floor, side: -1 });
   }

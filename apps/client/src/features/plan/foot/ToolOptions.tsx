@@ -1,4 +1,4 @@
-import { SHAPES } from '@velvet-tape/core';
+import { ROOF_FORMS, SHAPES } from '@velvet-tape/core';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
@@ -63,6 +63,7 @@ export function ToolOptions() {
   const bare = useAppSelector(
     (state) => state.plan.proposal !== null || selectFloor(state)?.network.walls.length === 0,
   );
+  const roof = useAppSelector((state) => state.plan.proposal?.kind === 'roof');
   const choose = (made: Partial<ToolChoices>) => () => dispatch(planActions.choicesMade(made));
   const options = () => {
     switch (tool) {
@@ -116,9 +117,11 @@ export function ToolOptions() {
       case 'areas':
         return <AreaWords />;
       case 'ceiling':
-        return CEILINGS.map(([label, ceiling]) => (
-          <BarButton key={ceiling} label={label} chosen={choices.ceiling === ceiling} onPress={choose({ ceiling })} />
-        ));
+        return CEILINGS.filter(([, ceiling]) => !roof || (ROOF_FORMS as readonly string[]).includes(ceiling)).map(
+          ([label, ceiling]) => (
+            <BarButton key={ceiling} label={label} chosen={choices.ceiling === ceiling} onPress={choose({ ceiling })} />
+          ),
+        );
       case 'column':
         return SOLIDS.map(([label, solid, shape, icon]) => (
           <BarButton

@@ -48,7 +48,7 @@ export const LABEL: Record<Field, string> = {
   out: 'Read at',
   eaves: 'Eaves',
   ridge: 'Ridge',
-  ridgeAt: 'Ridge from here',
+  ridgeAt: 'Ridge at',
   lowTo: 'Steep up to',
   lowPitch: 'Steep part',
   listed: 'Listing says',

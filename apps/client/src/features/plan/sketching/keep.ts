@@ -6,7 +6,7 @@ import { planActions } from '../plan-slice';
 import { selectFloor, selectProposal, selectProposalIntent } from '../selectors';
 import { timed } from '../timed';
 import { keepWalk } from './kept-walk';
-import type { Named, Proposal } from './proposal';
+import { type Named, type Proposal, kindOf } from './proposal';
 
 /** A room was drawn: the next thing is its name. */
 export const roomDrawn =
@@ -33,6 +33,8 @@ const KEPT: { readonly [K in Proposal['kind']]?: (proposal: Named<K>, made: Id |
 export const keepProposal = (dispatch: AppDispatch, getState: () => RootState): boolean => {
   const proposal = selectProposal(getState());
   const intent = selectProposalIntent(getState());
+  const lacks = proposal && kindOf(proposal).lacks?.(proposal);
+  if (lacks) dispatch(planActions.said({ text: lacks, tone: 'said' }));
   if (!proposal || !intent) return false;
   const result = dispatch(edit(timed(intent)));
   if (!result.ok) return false;

@@ -17,6 +17,8 @@ export interface ProposalKind<P> {
   readonly typed: (proposal: P, field: ProposalField, typed: TypedLength) => P;
   /** What keeping it would do; null while there is nothing to keep. When it is kept is not for it to say. */
   readonly intent: (proposal: P, floor: DerivedFloor) => Intent | null;
+  /** What has yet to be typed before it can be kept, as a question; null where nothing has. */
+  readonly lacks?: (proposal: P) => string | null;
   /** What a field is called here, where not as always. */
   readonly label?: (proposal: P, field: ProposalField) => string | null;
   /** What a field measures, for asking about slips; null where any size is as likely as another. */

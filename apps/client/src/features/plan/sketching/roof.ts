@@ -57,6 +57,12 @@ export const roofKind: ProposalKind<RoofProposal> = {
       ...(lowTo && { lower: { to: read(lowTo), pitch: lowPitch } }),
     };
   },
+  lacks: ({ form, eaves, ridge, pitch, lowTo }) => {
+    if (!eaves) return 'How high are its eaves?';
+    if (form === 'mansard' && !lowTo) return 'How high does its steep part reach?';
+    return !ridge && pitch === null ? 'How high is its ridge, or how steep is it?' : null;
+  },
+  whole: true,
   measures: (_, field) =>
     field === 'pitch' || field === 'lowPitch' ? null : field === 'ridgeAt' ? 'place' : 'headroom',
   chosen: (roof, { ceiling }) =>

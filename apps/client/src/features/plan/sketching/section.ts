@@ -15,4 +15,5 @@ export const sectionKind: ProposalKind<SectionProposal> = {
   intent: () => null,
   measures: () => null,
   unseen: true,
+  whole: true,
 };
