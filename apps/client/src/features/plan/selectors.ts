@@ -7,6 +7,7 @@ import {
   type LengthUnit,
   type TypedLength,
   type Plan,
+  type Point,
   type Value,
   type WallFace,
   alongOf,
@@ -250,18 +251,18 @@ export const selectBreak = createSelector([selectShownParts, selectSelection], (
     : null,
 );
 
-/** The face a dormer or a beam leans on, and where it stands on it, mm from the left end. */
-export const selectBreakLean = createSelector([selectShownFloor, selectBreak], (floor, on) => {
-  const face = floor && on && faceBehind(floor, on.broken);
+/** The face something leans on, and where it stands on it, mm from the left end. */
+function leanOf(floor: DerivedFloor, it: Parameters<typeof faceBehind>[1] & { width: number }, ring: readonly Point[]) {
+  const face = faceBehind(floor, it);
   if (!face) return null;
-  const from = alongOf(face.course, on.ring[0]!);
-  return { face, from, to: from + on.broken.width };
-});
+  const from = alongOf(face.course, ring[0]!);
+  return { face, from, to: from + it.width };
+}
 
-/** The face a solid leans on, and where it stands on it, mm from the left end. */
-export const selectLean = createSelector([selectShownFloor, selectSolid], (floor, standing) => {
-  const face = floor && standing && faceBehind(floor, standing.solid);
-  if (!face) return null;
-  const from = alongOf(face.course, standing.ring[0]!);
-  return { face, from, to: from + standing.solid.width };
-});
+export const selectBreakLean = createSelector([selectShownFloor, selectBreak], (floor, on) =>
+  floor && on ? leanOf(floor, on.broken, on.ring) : null,
+);
+
+export const selectLean = createSelector([selectShownFloor, selectSolid], (floor, standing) =>
+  floor && standing ? leanOf(floor, standing.solid, standing.ring) : null,
+);

@@ -1,28 +1,23 @@
 import { RULE_HEIGHTS } from '../heights';
-import { type AreaRule, HUNDREDTHS, type PieceFacts, type Share, all, isOutside, neverCounted, none } from './rule';
+import {
+  type AreaRule,
+  HUNDREDTHS,
+  type PieceFacts,
+  type Share,
+  all,
+  isOutside,
+  neverCounted,
+  noFloor,
+  none,
+} from './rule';
 
 /** mm */
 const HIGH = 1800;
 
 function judge(piece: PieceFacts): Share {
-  const never = neverCounted(piece);
-  if (never) return never;
-  switch (piece.kind) {
-    case 'floor':
-      break;
-    case 'stairs':
-    case 'stair opening':
-      return none('Steps and stairwells are taken off.');
-    case 'void':
-      return none('No floor: open to below.');
-    case 'column':
-    case 'chimney breast':
-      return none('Taken up by what stands in the room.');
-    case 'cavity':
-      return none('A gap between walls.');
-    default:
-      return none('Walls and partitions are taken off.');
-  }
+  const off = neverCounted(piece) ?? noFloor(piece);
+  if (off) return off;
+  if (piece.kind !== 'floor') return none('Steps and stairwells are taken off.');
   if (isOutside(piece.use)) return none('Balconies and terraces do not count.');
   if (piece.use === 'garage') return none('Garages and parking do not count.');
   if (piece.use === 'storage' && piece.belowGround) return none('A cellar does not count.');

@@ -76,5 +76,24 @@ export function neverCounted({ use, useReason }: PieceFacts): Share | null {
   return null;
 }
 
+/** What is enclosed without being floor, by rules that count floor alone; null for floor, and for stairs and their openings. */
+export function noFloor({ kind }: PieceFacts): Share | null {
+  switch (kind) {
+    case 'floor':
+    case 'stairs':
+    case 'stair opening':
+      return null;
+    case 'void':
+      return none('No floor: open to below.');
+    case 'column':
+    case 'chimney breast':
+      return none('Taken up by what stands in the room.');
+    case 'cavity':
+      return none('A gap between walls.');
+    default:
+      return none('Walls and partitions are taken off.');
+  }
+}
+
 /** Square metres to the hundredth. */
 export const HUNDREDTHS = { to: 0.01, unit: 'm²', digits: 2 } as const;

@@ -1,5 +1,5 @@
 import { RULE_HEIGHTS } from '../heights';
-import { type AreaRule, HUNDREDTHS, type PieceFacts, type Share, all, neverCounted, none } from './rule';
+import { type AreaRule, HUNDREDTHS, type PieceFacts, type Share, all, neverCounted, noFloor, none } from './rule';
 
 /** mm */
 const LOW = 1000;
@@ -20,17 +20,14 @@ function judge(piece: PieceFacts): Share {
     case 'stairs':
       return piece.risers > FEW_RISERS ? none('Stairs of more than three risers.') : byHeight(piece);
     case 'stair opening':
-    case 'void':
       return none('No floor: open to below.');
     case 'column':
     case 'chimney breast':
       return piece.size <= SMALL
         ? all('A column or chimney up to 0.1 m² is not taken off.')
         : none('Columns and chimneys over 0.1 m² are taken off.');
-    case 'cavity':
-      return none('A gap between walls.');
     default:
-      return none('Taken up by a wall.');
+      return noFloor(piece)!;
   }
   if (piece.use === 'balcony' || piece.use === 'terrace') return quarter;
   if (piece.use === 'garage') return none('Garages are no living space.');
