@@ -44,6 +44,7 @@ test('every main view can be used by everybody, as far as axe can tell', async (
   for (const [part, shown] of [
     ['Floors', 'floors'],
     ['Openings', 'schedule'],
+    ['Areas', 'areas'],
     ['Readings', 'readings'],
     ['History', 'history'],
   ] as const) {
@@ -65,6 +66,23 @@ test('every main view can be used by everybody, as far as axe can tell', async (
   await page.getByRole('tab', { name: 'Form' }).tap();
   await key(page, 'Spiral').waitFor();
   await clean(page, 'form of stairs');
+  await key(page, 'Done').tap();
+  // under the roof: the ceiling of a room, a slope, what counts, a section
+  await key(page, /^Floor: /).tap();
+  await page.getByRole('menuitem', { name: 'Upper floor' }).tap();
+  const area = await page.getByTestId(/^area/).getByText('15.31').boundingBox();
+  await page.touchscreen.tap(area!.x + area!.width / 2, area!.y + area!.height / 2);
+  await page.getByRole('tab', { name: 'Ceiling' }).tap();
+  await page.getByTestId('headroom').waitFor();
+  await clean(page, 'ceiling');
+  await page.getByRole('button', { name: /^From the top: / }).tap();
+  await page.getByTestId('slope-words').waitFor();
+  await clean(page, 'slope');
+  await key(page, 'Done').tap();
+  await page.getByRole('tab', { name: 'Areas' }).tap();
+  await key(page, 'Show on the plan what counts').tap();
+  await page.getByTestId('areas-on-plan').waitFor();
+  await clean(page, 'areas on the plan');
   await key(page, 'Done').tap();
   // a desk at 200 %
   await page.setViewportSize({ width: 640, height: 400 });

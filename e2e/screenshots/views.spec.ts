@@ -188,6 +188,7 @@ plain.describe('on a wide screen', () => {
     await page.getByRole('button', { name: /^Floor: / }).click();
     await page.getByRole('menuitem', { name: 'Cellar' }).click();
     await page.getByRole('button', { name: 'Underlay Old drawing of the cellar' }).first().click();
+    await page.getByTestId('underlay-panel').waitFor();
     await restingBox(pictureOn(page));
     await picture(page, 'wide-underlay');
   });

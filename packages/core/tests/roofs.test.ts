@@ -155,6 +155,23 @@ describe('roofs', () => {
     expect(house.plan.walls[wall]).toBeDefined();
   });
 
+  test('what goes with its wall is said; walls joined, the slope is the room’s that is left', () => {
+    const { house, room, bottom } = slopedAttic();
+    const said = house.say({ kind: 'removeWall', floor: 'ground', face: bottom });
+    expect(said).toContain('The slope that rose from there went too.');
+    expect(house.plan.slopes).toEqual({});
+    const two = slopedAttic();
+    const across = { points: [2500, 2500].map((x, i) => ({ x, y: i * 4000 })), closed: false };
+    two.house.do({ kind: 'drawPath', floor: 'ground', ...across } as never);
+    expect(two.house.floor.rooms).toHaveLength(2);
+    const [slope] = Object.values(two.house.plan.slopes);
+    const wall = two.house.face(slope!.room!, 'left').halves[0]!.wall.kind === 'internal' ? 'left' : 'right';
+    two.house.do({ kind: 'removeWall', floor: 'ground', face: two.house.face(slope!.room!, wall).key });
+    expect(two.house.floor.rooms).toHaveLength(1);
+    expect(two.house.floor.rooms[0]!.measures.volume / 1e9).toBeCloseTo(43.1, 6);
+    expect(room).not.toBe('');
+  });
+
   test('too little read is said, and the ceiling stays as it was', () => {
     const { house, room, bottom } = attic();
     const id = house.do({ kind: 'addSlope', floor: 'ground', face: bottom })!;

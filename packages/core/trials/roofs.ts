@@ -47,6 +47,8 @@ export interface Roofs {
   /** Rooms that look otherwise while a wall is dragged than they are when it is let go. */
   drags: number;
   otherWhileDragged: number;
+  /** The same of their outlines: not the ceilings' doing. */
+  outlinesDragged: number;
   /** Pieces of a rule that lie over each other or leave something out, by more than 1e-3 m²; where bodies of walls do so themselves. */
   tables: number;
   notTiling: number;
@@ -96,7 +98,7 @@ const read = (mm: number): Value => ({
 export function underRoofs(count: number, seed: number): Roofs {
   const result: Roofs = {
     ...{ houses: 0, edits: 0, refused: 0, ceilings: 0, sloped: 0, unsound: 0, threw: 0, undone: 0, untiled: 0 },
-    ...{ points: 0, otherHeight: 0, volumes: 0, otherVolume: 0, drags: 0, otherWhileDragged: 0 },
+    ...{ points: 0, otherHeight: 0, volumes: 0, otherVolume: 0, drags: 0, otherWhileDragged: 0, outlinesDragged: 0 },
     ...{ tables: 0, notTiling: 0, bodiesOver: 0, outOfOrder: 0, seeds: [] },
   };
   for (let i = 0; i < count; i += 1) {
@@ -297,6 +299,7 @@ function looked(floor: DerivedFloor, result: Roofs, faults: Set<string>): void {
       }
     }
     for (const { course, length } of faces) {
+      if (length === 0) continue;
       const top = topAlong(over, course);
       const last = top.at(-1);
       if (
@@ -353,6 +356,11 @@ function dragged(plan: Plan, floor: DerivedFloor, result: Roofs, faults: Set<str
   for (const room of parted.part.rooms) {
     const same = after.get(room.room.id);
     if (!same || (room.ceiling.level && same.ceiling.level)) continue;
+    // of an outline that is another while it is dragged the ceiling says nothing
+    if (Math.abs(room.outline.area - same.outline.area) > 1) {
+      result.outlinesDragged += 1;
+      continue;
+    }
     result.drags += 1;
     if (Math.abs(room.measures.volume - same.measures.volume) <= 1e-6 * same.measures.volume) continue;
     result.otherWhileDragged += 1;

@@ -173,12 +173,18 @@ interface BodyApart {
 const bodiesApart = onceFor(({ bodies }: DerivedFloor): readonly BodyApart[] => {
   const whole = bodies.map(({ wall, ring }): BodyApart => ({ wall, rings: [ring] }));
   const rings = bodies.map(({ ring }) => flattened(ring));
-  if (ringsArea(rings) - ringsArea(union(rings)) < OVERLAP) return whole;
+  if (Math.abs(ringsArea(rings) - ringsArea(union(rings))) < OVERLAP) return whole;
   return whole.map((each, i) => {
     const before = whole.slice(0, i).filter((other) => meet(other.rings, each.rings));
-    const taken = before.flatMap((other) => other.rings);
-    const over = ringsArea(intersection(each.rings, taken));
-    return over < NOTHING ? each : { ...each, rings: difference(each.rings, taken) };
+    // one that is shorter than its neighbours are thick may cross itself
+    const sound = union(each.rings);
+    return {
+      ...each,
+      rings: difference(
+        sound,
+        before.flatMap((other) => other.rings),
+      ),
+    };
   });
 });
 

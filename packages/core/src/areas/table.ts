@@ -87,7 +87,7 @@ function tableOf(floor: DerivedFloor, rule: AreaRule): FloorAreas {
   }
   const lines = floor.rooms.map(({ room }) => lineOf(room, byRoom.get(room.id) ?? []));
   const walls = byRoom.get(null) ?? [];
-  if (walls.some(({ share, apart }) => share > 0 || apart !== undefined)) lines.push(lineOf(null, walls));
+  if (walls.length > 0) lines.push(lineOf(null, walls));
   return {
     floor: floor.floor,
     name: floor.name,

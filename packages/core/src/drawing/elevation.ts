@@ -17,7 +17,8 @@ export interface OpeningInElevation {
 /** The top edge of a wall under a ceiling, from its left end; where that is level one stretch. */
 export function topOfFace(face: WallFace, room: DerivedRoom | null, usual: number): readonly TopStretch[] {
   const { length } = face;
-  if (room && !room.ceiling.level) return topAlong(room.ceiling, face.course);
+  const along = room && !room.ceiling.level ? topAlong(room.ceiling, face.course) : [];
+  if (along.length > 0) return along;
   const high = room?.ceilingHeight ?? usual;
   return [{ from: 0, to: length, start: high, end: high, step: 0 }];
 }

@@ -24,6 +24,7 @@ export function removeWall(draft: Draft, { floor, face: key }: RemoveWall): void
   }
   for (const id of touched) heal(draft, floor, id);
   settle(draft, floor, { changed: [] });
+  sayCeilingsGone(draft);
 }
 
 export interface RemoveRoom {
@@ -51,6 +52,16 @@ export function removeRoom(draft: Draft, { room: id }: RemoveRoom): void {
   }
   for (const corner of touched) heal(draft, floor, corner);
   settle(draft, floor, { changed: [] });
+  sayCeilingsGone(draft);
+}
+
+/** What rose from the wall, or leaned on it, goes with it: that is said, as it is not seen where it was. */
+function sayCeilingsGone(draft: Draft): void {
+  const gone = (name: 'slopes' | 'breaks') =>
+    Object.keys(draft.before[name]).filter((id) => !Object.hasOwn(draft[name], id)).length;
+  const [slopes, breaks] = [gone('slopes'), gone('breaks')];
+  if (slopes > 0) draft.notes.push(`${slopes === 1 ? 'The slope' : `${slopes} slopes`} that rose from there went too.`);
+  if (breaks > 0) draft.notes.push(`What was raised or let down at that wall went too.`);
 }
 
 export const removeWallEdits = {
