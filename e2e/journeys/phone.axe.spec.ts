@@ -93,7 +93,7 @@ test('every main view can be used by everybody, as far as axe can tell', async (
   await clean(page, 'desk');
   await page
     .getByLabel('Ledger of rooms')
-    .getByRole('button', { name: /^Ticket hall/ })
+    .getByRole('button', { name: /^Landing/ })
     .click();
   await page.getByLabel('Walls of the room').waitFor();
   await clean(page, 'desk with a room');

@@ -47,7 +47,9 @@ export default function AreasList() {
         />
       </ListBar>
       <ScrollView>
-        {areas === null && <ActivityIndicator style={styles.wait} color={colours.velvet} />}
+        {areas === null && (
+          <ActivityIndicator style={styles.wait} color={colours.velvet} accessibilityLabel="The areas are counted" />
+        )}
         {areas === 'failed' && (
           <Text style={[styles.none, { color: colours.clay }]}>
             The areas could not be worked out. Load the page again, then try once more.
