@@ -1,8 +1,12 @@
 import { type Course, pointAt } from './course';
 import type { Ring } from './polygon';
 
-/** The band that reaches `left` and `right` mm from a course, square at its ends; clockwise. */
-export function bandAlong(course: Course, left: number, right: number): Ring {
+/** The band that reaches `left` and `right` mm from a course, square at its ends; clockwise. On the inside of an arc no farther than to its centre, beyond which it would be turned inside out. */
+export function bandAlong(course: Course, toLeft: number, toRight: number): Ring {
+  const most = course.arc ? Math.max(0, course.arc.radius - 1) : Infinity;
+  const turnsRight = course.bulge > 0;
+  const left = turnsRight ? toLeft : Math.min(toLeft, most);
+  const right = turnsRight ? Math.min(toRight, most) : toRight;
   const at = (along: number, off: number) => pointAt(course, along, off);
   const { length, bulge } = course;
   const bow = bulge !== 0 && { bulge };
