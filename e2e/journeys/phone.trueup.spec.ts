@@ -3,6 +3,7 @@ import type { Page } from '@playwright/test';
 import { Finger, middleOf, restingBox } from '../finger';
 import { key, type, press } from '../pad';
 import { expect, test } from '../server';
+import { withSteadyMeter } from '../steady-meter';
 
 const strip = (page: Page) => page.getByTestId('tape-strip');
 const contradiction = (page: Page) => page.getByTestId('contradiction');
@@ -43,13 +44,6 @@ async function shootAcross(page: Page): Promise<void> {
   await key(page, 'Enter').tap();
   await expect(page.getByTestId('measured-line')).toHaveCount(0);
 }
-
-/** The laser meter's luck is the same in every run: no slips, no drop-outs, a little noise. */
-const withSteadyMeter = (page: Page) =>
-  page.addInitScript(() => {
-    let at = 0;
-    Math.random = () => 0.5 + 0.02 * (((at += 7) % 13) / 13);
-  });
 
 test('a crooked five-wall room is shot round with the laser; a slip is found and measured again', async ({ page }) => {
   const finger = new Finger(page);

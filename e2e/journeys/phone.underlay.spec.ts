@@ -11,6 +11,8 @@ const shedOnScreen = (page: Page, x: number, y: number) => onScreen(page, onSket
 /** A room traced with the finger from inner corner to inner corner, as nearly as a finger does: lines of the picture catch. */
 async function trace(page: Page, finger: Finger, name: keyof (typeof BOAT_SHED)['rooms']): Promise<void> {
   const { x, y, width, height } = BOAT_SHED.rooms[name];
+  // what stands at the foot may still be on its way
+  await restingBox(pictureOn(page));
   const from = await shedOnScreen(page, x, y);
   const to = await shedOnScreen(page, x + width, y + height);
   await finger.drag([from[0] + 2, from[1] + 2], [to[0] - 2, to[1] - 1]);
