@@ -7,15 +7,16 @@ import {
   fitPlane,
   floorUnder,
   halved,
-  heightOfSlope,
   linesOfHeadroom,
   momentsOf,
   piecesOfRoom,
   pitchOf,
   readPlan,
   ringsArea,
+  slopeInWords,
   surfaceContains,
   topAlong,
+  valueOf,
 } from '../src';
 import { attic, read } from './attic';
 
@@ -148,7 +149,7 @@ describe('planes from readings', () => {
     );
     house.do({ kind: 'slopeThrough', room, heights });
     const [slope] = house.floor.slopes;
-    [2100, 2300, 1200].forEach((value, i) => expect(heightOfSlope(slope!, at[i]!)).toBeCloseTo(value, 6));
+    [2100, 2300, 1200].forEach((value, i) => expect(valueOf(slope!.plane!, at[i]!)).toBeCloseTo(value, 6));
     const other = attic();
     const inLine = [500, 2000, 4000].map((x) => {
       other.house.do({ kind: 'readHeight', room: other.room, at: { x, y: 1000 }, read: read(2 + x / 10_000) });
@@ -159,6 +160,32 @@ describe('planes from readings', () => {
       /three heights/,
     );
     expect(Object.keys(other.house.plan.heights)).toHaveLength(3);
+  });
+
+  test('a height is over where one stands: on a step in the floor, and in a room whose floor lies lower', () => {
+    const { house, room, bottom } = attic();
+    house.do({ kind: 'stepRoom', room, step: -100 });
+    const at = [
+      { x: 500, y: 500 },
+      { x: 4500, y: 600 },
+      { x: 2000, y: 3500 },
+    ];
+    const sizes = { width: 800, depth: 800, height: 150 };
+    house.do({ kind: 'addBreak', floor: 'ground', form: 'step', at: at[1]!, ...sizes });
+    const heights = at.map((point) => {
+      house.do({ kind: 'readHeight', room, at: point, read: read(2.2) });
+      return Object.keys(house.plan.heights).at(-1)!;
+    });
+    house.do({ kind: 'slopeThrough', room, heights });
+    const through = house.floor.slopes[0]!;
+    [2100, 2250, 2100].forEach((value, i) => expect(valueOf(through.plane!, at[i]!)).toBeCloseTo(value, 6));
+    house.do({ kind: 'removeSlope', slope: through.slope.id });
+    // at its foot a slope says what was typed there
+    house.do({ kind: 'addSlope', floor: 'ground', face: bottom, heights: [{ up: 0, read: read(1) }], pitch: 45 });
+    const foot = house.floor.slopes[0]!;
+    expect(foot.foot).toBeCloseTo(1000, 6);
+    expect(slopeInWords(foot, 'metric')).toBe('From the bottom: 45.0°, 1.00 m at its foot');
+    expect(valueOf(foot.plane!, foot.frame.at)).toBeCloseTo(900, 6);
   });
 
   test('a slope whose heights are all alike is a flat ceiling, in every figure', () => {

@@ -16,6 +16,7 @@ import { lastFor, onceFor } from '../memory';
 import type { Id, RoomUse, Wall } from '../plan/plan';
 import { surfaceAt, surfaceContains, surfacesOf } from '../rooms';
 import type { AreaRule, PieceFacts, PieceKind, Share } from './rules';
+import { RULE_HEIGHTS } from './heights';
 import { isOutside } from './rules/rule';
 import { useOf } from './uses';
 
@@ -33,8 +34,7 @@ export interface AreaPiece {
 
 export interface CountedPiece extends AreaPiece, Share {}
 
-const ANSI_LOW = 1524;
-const ANSI_HIGH = 2133.6;
+const [ANSI_LOW, ANSI_HIGH] = RULE_HEIGHTS['ANSI Z765'] as [number, number];
 
 const areaOf = (rings: readonly Ring[]): number => momentsOf(rings).area;
 /** Less than this is nothing, mm². */

@@ -9,7 +9,7 @@ export interface Frame {
   readonly out: Point;
 }
 
-/** The frame of what leans on a wall, its middle on that wall's face, or stands free. Null where its wall is gone, or bent, when it needs a straight one. */
+/** The frame of what leans on a wall, its middle on that wall's face, or stands free. Null where its wall is gone. */
 export function frameOf(network: Network, stand: EitherStand, width: number): Frame | null {
   if (stand.kind === 'free') {
     const along = turned({ x: 1, y: 0 }, (stand.turn * Math.PI) / 180);
@@ -52,8 +52,9 @@ function reach(stand: EitherStand, depth: number): { near: number; far: number }
 }
 
 export function rectangleIn(frame: Frame, stand: EitherStand, width: number, depth: number): Ring {
-  const { near, far } = reach(stand, depth);
-  const from = Math.max(near, stand.kind === 'wall' ? 0 : near);
+  const { far } = reach(stand, depth);
+  // what is seen of it ends at the face of its wall
+  const from = stand.kind === 'wall' ? 0 : -far;
   return [
     onSheet(frame, -width / 2, from),
     onSheet(frame, width / 2, from),

@@ -6,6 +6,7 @@ import {
   courseOf,
   minus,
   moved,
+  pointAt,
   stretchesWithin,
   valueOf,
   zeroLine,
@@ -36,7 +37,7 @@ export interface CeilingLine {
   readonly height: number | null;
 }
 
-/** Where a function is 0 within rings, as far as its points are `true` to something. */
+/** Where a function is 0 within rings. */
 function stretchesWhere(rings: readonly Ring[], by: Affine): [Point, Point][] {
   const line = zeroLine(by);
   if (!line) return [];
@@ -100,10 +101,7 @@ function kept(
   return stretches.flatMap(([a, b]) => {
     const course = courseOf(a, b);
     if (course.length < SHORT) return [];
-    const at = (along: number): Point => ({
-      x: a.x + ((b.x - a.x) * along) / course.length,
-      y: a.y + ((b.y - a.y) * along) / course.length,
-    });
+    const at = (along: number): Point => pointAt(course, along);
     const parts: [number, number][] = [];
     for (const { from, to, start, end } of topAlong(ceiling, course)) {
       if (Math.abs(start - high(at(from))) > ALIKE || Math.abs(end - high(at(to))) > ALIKE) continue;

@@ -164,14 +164,20 @@ export function areaUnder(
   cap = Infinity,
   floor = 0,
 ): number {
-  let sum = 0;
-  for (const each of top) {
+  return within(top, from, to).reduce(
+    (sum, each) => sum + cappedArea(each.start - floor, each.end - floor, each.to - each.from, cap - floor),
+    0,
+  );
+}
+
+/** What of a top edge lies between two places along it. */
+function within(top: readonly TopStretch[], from: number, to: number): readonly TopStretch[] {
+  return top.flatMap((each): TopStretch[] => {
     const [p, q] = [Math.max(from, each.from), Math.min(to, each.to)];
-    if (q <= p) continue;
+    if (q <= p) return [];
     const at = (x: number) => each.start + ((each.end - each.start) * (x - each.from)) / (each.to - each.from);
-    sum += cappedArea(at(p) - floor, at(q) - floor, q - p, cap - floor);
-  }
-  return sum;
+    return [{ ...each, from: p, to: q, start: at(p), end: at(q) }];
+  });
 }
 
 /** ∫ of what lies between 0 and the cap of a line from u to v over so many mm. */
@@ -187,19 +193,8 @@ function cappedArea(u: number, v: number, length: number, cap: number): number {
 }
 
 /** The lowest of a top edge over a stretch of it, mm. */
-export function lowestOver(top: readonly TopStretch[], from: number, to: number): number {
-  let least = Infinity;
-  for (const each of top) {
-    const [p, q] = [Math.max(from, each.from), Math.min(to, each.to)];
-    if (q < p) continue;
-    const at = (x: number) =>
-      each.to > each.from
-        ? each.start + ((each.end - each.start) * (x - each.from)) / (each.to - each.from)
-        : each.start;
-    least = Math.min(least, at(p), at(q));
-  }
-  return least;
-}
+export const lowestOver = (top: readonly TopStretch[], from: number, to: number): number =>
+  Math.min(...within(top, from, to).flatMap(({ start, end }) => [start, end]));
 
 /** The area of the walls round rings, up to the ceiling, mm². */
 export function areaRound(ceiling: RoomCeiling, rings: readonly Ring[]): number {

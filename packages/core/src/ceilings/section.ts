@@ -1,4 +1,4 @@
-import { type Point, courseOf, distance, stretchesWithin } from '../geometry';
+import { type Point, courseOf, nearestAlong, partOf, stretchesWithin } from '../geometry';
 import { type RoomCeiling, topAlong } from './room-ceiling';
 
 /** A room as a section cuts it: mm along the line, heights over the floor of the storey. */
@@ -24,19 +24,15 @@ interface CanBeCut {
 
 /** What a line cuts of rooms, one after the other from where it begins. */
 export function cutRooms(rooms: readonly CanBeCut[], a: Point, b: Point): readonly CutRoom[] {
-  const length = distance(a, b);
+  const course = courseOf(a, b);
+  const { length } = course;
   if (length < 1) return [];
-  const along = (p: Point): number => ((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / length;
   const cut: CutRoom[] = [];
   for (const { room, outline, ceiling } of rooms) {
     for (const [p, q] of stretchesWithin(outline.rings, a, b)) {
-      const [from, to] = [Math.max(0, along(p!)), Math.min(length, along(q!))];
+      const [from, to] = [nearestAlong(course, p!), nearestAlong(course, q!)];
       if (to - from < 1) continue;
-      const at = (mm: number): Point => ({
-        x: a.x + ((b.x - a.x) * mm) / length,
-        y: a.y + ((b.y - a.y) * mm) / length,
-      });
-      const pieces = topAlong(ceiling, courseOf(at(from), at(to))).map((each) => ({
+      const pieces = topAlong(ceiling, partOf(course, from, to)).map((each) => ({
         from: from + each.from,
         to: from + each.to,
         floor: each.step,

@@ -1,11 +1,12 @@
 import { lastFor } from '../memory';
-import { type Affine, valueOf } from '../geometry';
+import { type Affine, type Point, ringContains } from '../geometry';
 import type { HeightReading, Id, Room, Slope } from '../plan/plan';
 import { criticalValue } from '../trueup/significance';
 import { deviationOf } from '../trueup/deviations';
 import { type Slip, slipOf } from '../trueup/slips';
 import type { Network } from '../walls';
-import { type Frame, frameOf, planeInFrame } from './frame';
+import type { BreakOnFloor } from './break-on-floor';
+import { type Frame, frameOf, onSheet, planeInFrame } from './frame';
 import { type PlaneFit, type Sighting, fitPlane } from './fit-plane';
 
 /** A height read on a slope, held against the plane that all of them make. mm */
@@ -34,6 +35,8 @@ export interface SlopeOnFloor {
   /** What has yet to be read; null where it is known. */
   readonly wants: string | null;
   readonly fit: PlaneFit | null;
+  /** How high it is at its foot, over where one stands, mm. */
+  readonly foot: number | null;
   readonly heights: readonly HeightOnSlope[];
   /** Where heights contradict each other. */
   readonly wrong: WrongHeight | null;
@@ -52,17 +55,26 @@ export function slopesOn(
   floor: Id,
   network: Network,
   heights: readonly HeightReading[],
+  breaks: readonly BreakOnFloor[],
 ): readonly SlopeOnFloor[] {
   return Object.values(plan.slopes).flatMap((slope): SlopeOnFloor[] => {
     if (slope.floor !== floor) return [];
     const frame = frameOf(network, slope.stand, 0);
     if (!frame) return [];
     const own = heights.filter((height) => height.slope === slope.id);
-    const steps = own.map(({ room }) => plan.rooms[room]?.step ?? 0);
+    // a height is over where one stands
+    const steps = own.map(({ room, at }) => stepAt(plan.rooms[room], breaks, onSheet(frame, at!.x, at!.y)));
     const { at, along } = frame;
     return [last(slope, [at.x, at.y, along.x, along.y, ...own, ...steps], () => onFloor(slope, frame, own, steps))];
   });
 }
+
+/** How high the floor of a room lies at a point over that of its storey, mm. */
+const stepAt = (room: Room | undefined, breaks: readonly BreakOnFloor[], at: Point): number =>
+  breaks.reduce(
+    (sum, { broken, ring }) => (broken.form === 'step' && ringContains(ring, at) ? sum + broken.height : sum),
+    room?.step ?? 0,
+  );
 
 function onFloor(slope: Slope, frame: Frame, own: readonly HeightReading[], steps: readonly number[]): SlopeOnFloor {
   const sightings: Sighting[] = own.map((height, i) => ({
@@ -88,12 +100,14 @@ function onFloor(slope: Slope, frame: Frame, own: readonly HeightReading[], step
       plane: null,
       wants: wants ?? 'one more height, away from the others',
       fit: null,
+      foot: null,
       heights: [],
       wrong: null,
     };
   const plane = planeInFrame(frame, fit.c, fit.out, fit.along);
   const heights = own.map((height, i) => ({ height, residual: fit.residuals[i]!, control: fit.controls[i]! }));
-  return { slope, frame, plane, wants: null, fit, heights, wrong: wrongOf(heights, fit, sightings) };
+  const foot = fit.c - (steps[0] ?? 0);
+  return { slope, frame, plane, wants: null, fit, foot, heights, wrong: wrongOf(heights, fit, sightings) };
 }
 
 /** Heights nearer to each other than this say nothing of how a slope rises, mm. */
@@ -146,7 +160,3 @@ function wrongOf(heights: readonly HeightOnSlope[], fit: PlaneFit, sightings: re
 /** Degrees. */
 export const pitchOf = ({ fit }: SlopeOnFloor): number | null =>
   fit && (Math.atan(Math.hypot(fit.out, fit.along)) * 180) / Math.PI;
-
-/** Its height over the floor of the storey at a point of the sheet, mm. */
-export const heightOfSlope = ({ plane }: SlopeOnFloor, p: { x: number; y: number }): number | null =>
-  plane && valueOf(plane, p);

@@ -14,10 +14,10 @@ function sideInWords({ x, y }: Point): string {
 /** “From the left: 45.0°, 1.00 m at its foot”. */
 export function slopeInWords(on: SlopeOnFloor, units: Units): string {
   const pitch = pitchOf(on);
-  if (!on.fit || pitch === null) return 'A slope that is not known yet';
+  if (on.foot === null || pitch === null) return 'A slope that is not known yet';
   const steep = `${decimals(pitch, 1)}°`;
   if (!on.slope.level) return `${steep}, as its heights say`;
-  return `From ${sideInWords(on.frame.out)}: ${steep}, ${formatLength(on.fit.c, units)} at its foot`;
+  return `From ${sideInWords(on.frame.out)}: ${steep}, ${formatLength(on.foot, units)} at its foot`;
 }
 
 interface Covered {

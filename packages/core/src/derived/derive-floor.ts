@@ -143,8 +143,8 @@ function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
     return outline ? [remembering(solid, outline)] : [];
   });
   const heights = Object.values(plan.heights).filter((height) => height.floor === floor);
-  const slopes = slopesKnown(slopesOn(plan, floor, network, heights), known);
   const breaks = breaksOn(plan, floor, network);
+  const slopes = slopesKnown(slopesOn(plan, floor, network, heights, breaks), known);
   const stairs = stairsOn(plan, floor);
   const openings = stairs.flatMap(({ fromAbove, opening }) => (fromAbove ? opening : []));
   const goingUp = stairs.flatMap(({ fromAbove, outline }) => (fromAbove ? [] : outline));

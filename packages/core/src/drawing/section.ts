@@ -1,6 +1,6 @@
 import { type CutRoom, cutRooms } from '../ceilings';
 import type { DerivedFloor } from '../derived';
-import { type Point, distance, stretchesWithin } from '../geometry';
+import { type Point, courseOf, nearestAlong, stretchesWithin } from '../geometry';
 import type { Units } from '../plan/plan';
 import { formatLength } from '../units';
 import type { Mark, PathMark, Role } from './marks';
@@ -68,11 +68,10 @@ const path = (role: Role, key: string, points: readonly Point[], closed: boolean
 
 /** Where the line cuts walls, mm along it. */
 function wallsCut({ bodies }: DerivedFloor, a: Point, b: Point): [number, number][] {
-  const length = distance(a, b);
-  const along = (p: Point) => ((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / length;
+  const course = courseOf(a, b);
   return bodies
     .flatMap(({ ring }) => stretchesWithin([ring], a, b))
-    .map(([p, q]): [number, number] => [Math.max(0, along(p!)), Math.min(length, along(q!))])
+    .map(([p, q]): [number, number] => [nearestAlong(course, p!), nearestAlong(course, q!)])
     .filter(([p, q]) => q - p > 1);
 }
 

@@ -2,8 +2,7 @@ import { RULE_HEIGHTS } from '../heights';
 import { type AreaRule, type PieceFacts, type Share, all, apart, isOutside, neverCounted, none } from './rule';
 
 /** 5 ft and 7 ft, mm. */
-const LOW = 1524;
-const HIGH = 2133.6;
+const [LOW, HIGH] = RULE_HEIGHTS['ANSI Z765'] as [number, number];
 
 function judge(piece: PieceFacts): Share {
   const never = neverCounted(piece);

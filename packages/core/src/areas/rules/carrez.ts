@@ -11,8 +11,7 @@ import {
   none,
 } from './rule';
 
-/** mm */
-const HIGH = 1800;
+const [HIGH] = RULE_HEIGHTS.Carrez as [number];
 
 function judge(piece: PieceFacts): Share {
   const off = neverCounted(piece) ?? noFloor(piece);

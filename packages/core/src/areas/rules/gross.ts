@@ -1,8 +1,8 @@
 import { RULE_HEIGHTS } from '../heights';
 import { type AreaRule, type PieceFacts, type Share, all, apart, isOutside, neverCounted, none } from './rule';
 
-/** Floor lower than this is stated by itself, mm. */
-const LOW = 1500;
+/** Floor lower than this is stated by itself. */
+const [LOW] = RULE_HEIGHTS['gross internal'] as [number];
 const LOW_NAME = 'under 1.50 m';
 
 function within(piece: PieceFacts): Share | null {

@@ -4,8 +4,8 @@ import { type AreaRule, type PieceFacts, type Share, all, apart, isOutside, neve
 
 /** International Property Measurement Standards: All Buildings (2023), and the residential standards 3A to 3C that went before it; from memory. */
 const STANDARD = 'IPMS: All Buildings (2023)';
-/** Limited use: headroom under 1.50 m, mm. */
-const LOW = 1500;
+/** Limited use: lower than this. */
+const [LOW] = RULE_HEIGHTS['IPMS 1'] as [number];
 
 interface Variant {
   readonly name: AreaRuleName;

@@ -1,9 +1,7 @@
 import { RULE_HEIGHTS } from '../heights';
 import { type AreaRule, HUNDREDTHS, type PieceFacts, type Share, all, neverCounted, noFloor, none } from './rule';
 
-/** mm */
-const LOW = 1000;
-const HIGH = 2000;
+const [LOW, HIGH] = RULE_HEIGHTS.WoFlV as [number, number];
 /** What stands in a room is taken off where it is larger, mm². */
 const SMALL = 100_000;
 /** Stairs of more risers are taken off. */

@@ -1,5 +1,4 @@
 import {
-  type DerivedFloor,
   type SlopeOnFloor,
   decimals,
   footHeight,
@@ -15,7 +14,7 @@ import { selectSlope } from '../selectors';
 import type { ChosenKind, Of } from './chosen-kind';
 
 /** What a slope is there, over where one stands, mm; null while it is not known. */
-const highAt = ({ fit }: SlopeOnFloor, out: number): number | null => fit && fit.c + fit.out * out;
+const highAt = ({ fit, foot }: SlopeOnFloor, out: number): number | null => fit && foot! + fit.out * out;
 
 export const slopeKind: ChosenKind<Of<'slope'>> = {
   fields: (state) => {
@@ -67,7 +66,3 @@ export const slopeKind: ChosenKind<Of<'slope'>> = {
     },
   back: () => ({ kind: 'nothing' }),
 };
-
-/** The room a slope rises in, for going back to it. */
-export const roomOfSlope = (floor: DerivedFloor | null, id: string): string | null =>
-  floor?.rooms.find(({ ceiling }) => ceiling.slopes.some(({ slope }) => slope.id === id))?.room.id ?? null;
