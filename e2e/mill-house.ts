@@ -30,9 +30,16 @@ export async function openMillHouse(page: Page, server: Server): Promise<void> {
   await openPlan(page, server, 'mill-house', millHouse());
 }
 
-/** Where a point of the house, mm, is on the screen: by something that is drawn of it. */
+/** Where a point of the house, mm, is on the screen once the sheet is at rest: by something that is drawn of it. */
 export const ofHouse = (drawn: Locator, p: { x: number; y: number }): Promise<[number, number]> =>
-  drawn.first().evaluate((element, { x, y }) => {
-    const at = new DOMPoint(x, y).matrixTransform((element as unknown as SVGGraphicsElement).getScreenCTM()!);
+  drawn.first().evaluate(async (element, { x, y }) => {
+    const now = () => new DOMPoint(x, y).matrixTransform((element as unknown as SVGGraphicsElement).getScreenCTM()!);
+    let at = now();
+    for (let same = 0; same < 3;) {
+      await new Promise((frame) => requestAnimationFrame(frame));
+      const next = now();
+      same = next.x === at.x && next.y === at.y ? same + 1 : 0;
+      at = next;
+    }
     return [at.x, at.y] as [number, number];
   }, p);

@@ -85,6 +85,7 @@ test('an attic: a slope by four heights, one of them a slip, a dormer; two rules
   // on the plan: why here, why not there
   await key(page, 'Show on the plan what counts').tap();
   await expect(page.getByTestId('areas-on-plan')).toBeVisible();
+  await expect(page.getByTestId('why WoFlV')).toHaveText('Tap the floor: why does it count?');
   await tapped(4500, 3600);
   await expect(page.getByTestId('why WoFlV')).toContainText('counts half');
   await expect(page.getByTestId('why Carrez')).toContainText('× 0 %: Lower than 1.80 m.');

@@ -19,5 +19,5 @@ export * from './units';
 export * from './walls';
 export * from './schedule';
 // the rules for areas come with who counts by them: `@velvet-tape/core/areas`
-export { type AreaRounding, areaInWords } from './areas/rounding';
+export { type AreaRounding, areaInWords, roundedTo } from './areas/rounding';
 export * from './ceilings';

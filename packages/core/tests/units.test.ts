@@ -1,4 +1,4 @@
-import { formatArea, formatLength, parseLength } from '../src';
+import { formatArea, formatLength, parseArea, parseLength } from '../src';
 import { misread } from './units-fuzz';
 
 const mm = (text: string, entry: 'm' | 'ft' | 'in' | 'mm') => {
@@ -142,5 +142,33 @@ describe('writing a length', () => {
   test('areas: 1 ft² is 0.09290304 m² (exact)', () => {
     expect(formatArea(92903.04 * 100, 'imperial')).toBe('100.0 ft²');
     expect(formatArea(12.844e6, 'metric')).toBe('12.84 m²');
+  });
+});
+
+describe('areas as listings have them', () => {
+  test.each([
+    ['92', 'm²', 92e6],
+    ['92,5 m2', 'm²', 92.5e6],
+    [' 18.0 M² ', 'm²', 18e6],
+    // the international foot of 1959: 1 ft² is 0.092 903 04 m² exactly
+    ['990 sq ft', 'm²', 990 * 92_903.04],
+    ['990', 'ft²', 990 * 92_903.04],
+    ['92 square metres', 'ft²', 92e6],
+  ] as const)('%s in a field of %s', (text, unit, mm2) => {
+    const read = parseArea(text, unit);
+    expect(read.ok && read.mm2).toBeCloseTo(mm2, 3);
+  });
+
+  test.each([
+    ['18 rooms', /like 92/],
+    ['-3', /like 92/],
+    ['0', /like 92/],
+    ['1.2.3', /like 92/],
+    ['1,012', /Is that 1012 or 1 m²/],
+    ['9999999', /Check the unit/],
+    ['', /like 92/],
+  ] as const)('%s is refused in words', (text, why) => {
+    const read = parseArea(text, 'm²');
+    expect(read.ok ? '' : read.reason).toMatch(why);
   });
 });

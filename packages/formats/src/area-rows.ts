@@ -2,10 +2,7 @@ import type { AreaReport } from '@velvet-tape/core/areas';
 import type { Row } from './row';
 import type { SheetOfRows } from './xlsx';
 
-const SQUARE = { 'm²': 1e6, 'ft²': 304.8 ** 2 };
-
-const figure = (mm2: number, { rounding }: AreaReport['rule']): number =>
-  Number((mm2 / SQUARE[rounding.unit]).toFixed(3));
+const figure = (mm2: number, { rounding }: AreaReport['rule']): number => Number((mm2 / rounding.square).toFixed(3));
 
 /** One line a room, floor by floor, with what counts by each of some rules, and why by the first; then the totals as the rules order. */
 export function areaRows(reports: readonly AreaReport[]): Row[] {

@@ -1,7 +1,7 @@
 import {
   type DerivedFloor,
   GLAZING_RULES,
-  MM_PER_FOOT,
+  AREA_UNITS,
   glazingByRoom,
   openingSchedule,
   scheduleTotals,
@@ -25,9 +25,8 @@ export function scheduleSheets(floor: DerivedFloor): SheetOfRows[] {
 
 function glazingRows(floor: DerivedFloor): Row[] {
   const metric = floor.plan.job.units === 'metric';
-  const square = metric ? 1e6 : MM_PER_FOOT ** 2;
   const unit = metric ? 'm²' : 'ft²';
-  const area = (mm2: number) => Number((mm2 / square).toFixed(2));
+  const area = (mm2: number) => Number((mm2 / AREA_UNITS[unit]).toFixed(2));
   return glazingByRoom(floor).map(({ room, glazing, share }) => ({
     Floor: floor.name,
     Room: room.room.name || 'Unnamed',

@@ -2,8 +2,9 @@ import type { Units } from '../plan/plan';
 
 export const MM_PER_INCH = 25.4;
 export const MM_PER_FOOT = 304.8;
-/** The international foot of 1959 squared, and cubed. */
-const SQUARE_FOOT = MM_PER_FOOT ** 2;
+export type AreaUnit = 'm²' | 'ft²';
+/** mm² to each; the international foot of 1959. */
+export const AREA_UNITS: Readonly<Record<AreaUnit, number>> = { 'm²': 1e6, 'ft²': MM_PER_FOOT ** 2 };
 const CUBIC_FOOT = MM_PER_FOOT ** 3;
 
 let mark: '.' | ',' = '.';
@@ -71,7 +72,7 @@ export const formatSize = (mm: number, units: Units): string =>
 
 /** `12.84 m²`, `138.2 ft²`; mm² in. */
 export const formatArea = (mm2: number, units: Units): string =>
-  units === 'metric' ? `${decimals(mm2 / 1e6, 2)} m²` : `${decimals(mm2 / SQUARE_FOOT, 1)} ft²`;
+  units === 'metric' ? `${decimals(mm2 / AREA_UNITS['m²'], 2)} m²` : `${decimals(mm2 / AREA_UNITS['ft²'], 1)} ft²`;
 
 /** `30.8 m³`, `1 088 ft³`; mm³ in. */
 export const formatVolume = (mm3: number, units: Units): string =>

@@ -1,4 +1,4 @@
-import { MM_PER_FOOT, MM_PER_INCH } from './format';
+import { AREA_UNITS, type AreaUnit, MM_PER_FOOT, MM_PER_INCH } from './format';
 
 export type LengthUnit = 'm' | 'cm' | 'mm' | 'ft' | 'in';
 
@@ -190,3 +190,32 @@ const tooMany = (unit: LengthUnit, last: LengthUnit): string =>
   unit === 'in'
     ? 'There are 12 inches to a foot: behind feet they are less than 12. Type it in inches alone, or as a sum with +.'
     : `There are ${MM[last] / MM[unit]} ${unit} to a ${last}. Type it in one, or as a sum with +.`;
+
+export type ParsedArea = { ok: true; mm2: number } | { ok: false; reason: string };
+
+/** No house has more, of either unit. */
+const MOST = 1e5;
+
+const AREA_SIGNS: readonly (readonly [AreaUnit, RegExp])[] = [
+  ['m²', /^(m²|m2|sq\.? ?m|square met(re|er)s?)\.?$/],
+  ['ft²', /^(ft²|ft2|sq\.? ?ft|square (feet|foot))\.?$/],
+];
+
+/**
+ * Reads an area as listings have it: `92`, `92,5 m²`, `990 sq ft`; one number, in the unit of the field where none stands behind it. mm² out. Three digits behind
+ * a point or a comma may be thousands as well as parts: they are refused.
+ */
+export function parseArea(text: string, entry: AreaUnit): ParsedArea {
+  const not = (reason: string): ParsedArea => ({ ok: false, reason });
+  const [, number = '', sign = ''] =
+    /^(\d*[.,]?\d*)\s*(.*)$/.exec(text.trim().toLowerCase().replace(/\s+/g, ' ')) ?? [];
+  const unit = sign === '' ? entry : AREA_SIGNS.find(([, written]) => written.test(sign))?.[0];
+  const value = Number(number.replace(',', '.'));
+  if (!unit || !(value > 0)) return not(`An area is a number of ${entry}, like ${entry === 'm²' ? '92' : '990'}.`);
+  if (/[.,]\d{3}$/.test(number))
+    return not(
+      `Is that ${number.replace(/[.,]/, '')} or ${number.replace(/[.,]\d+$/, '')} ${unit}? Type it without thousands.`,
+    );
+  if (value >= MOST) return not('That is more than a house has. Check the unit.');
+  return { ok: true, mm2: value * AREA_UNITS[unit] };
+}

@@ -82,8 +82,7 @@ export type Field =
   | 'ridge'
   | 'ridgeAt'
   | 'lowTo'
-  | 'lowPitch'
-  | 'listed';
+  | 'lowPitch';
 
 /**
  * Which side of what is chosen is looked at, in the place of its figures: what stands in it, what it is made of, what can be done with it; the tray of kinds, the

@@ -1,4 +1,5 @@
 import { RULE_HEIGHTS } from '../heights';
+import { roundedTo } from '../rounding';
 import { type AreaRule, type PieceFacts, type Share, all, apart, isOutside, neverCounted, none } from './rule';
 
 /** 5 ft and 7 ft, mm. */
@@ -53,6 +54,6 @@ export const ansiRule: AreaRule = {
   says: 'Finished floor to the outside faces, 7 ft high; under slopes 5 ft, where half of the room is 7 ft.',
   country: 'the US',
   heights: RULE_HEIGHTS['ANSI Z765'],
-  rounding: { to: 1, unit: 'ft²', digits: 0 },
+  rounding: roundedTo(1, 'ft²'),
   judge,
 };

@@ -1,15 +1,6 @@
 import { RULE_HEIGHTS } from '../heights';
-import {
-  type AreaRule,
-  HUNDREDTHS,
-  type PieceFacts,
-  type Share,
-  all,
-  isOutside,
-  neverCounted,
-  noFloor,
-  none,
-} from './rule';
+import { roundedTo } from '../rounding';
+import { type AreaRule, type PieceFacts, type Share, all, isOutside, neverCounted, noFloor, none } from './rule';
 
 const [HIGH] = RULE_HEIGHTS.Carrez as [number];
 
@@ -30,6 +21,6 @@ export const carrezRule: AreaRule = {
   says: 'Closed and covered floor at least 1.80 m high, without walls, steps and recesses.',
   country: 'France',
   heights: RULE_HEIGHTS.Carrez,
-  rounding: HUNDREDTHS,
+  rounding: roundedTo(0.01, 'm²'),
   judge,
 };

@@ -1,4 +1,5 @@
 import { RULE_HEIGHTS } from '../heights';
+import { roundedTo } from '../rounding';
 import { type AreaRule, type PieceFacts, type Share, all, apart, isOutside, neverCounted, none } from './rule';
 
 /** Floor lower than this is stated by itself. */
@@ -36,7 +37,7 @@ export const grossInternalRule: AreaRule = {
   says: 'All within the inside faces of the perimeter walls, with partitions, columns and stairwells.',
   country: 'the UK',
   heights: RULE_HEIGHTS['gross internal'],
-  rounding: { to: 0.1, unit: 'm²', digits: 1 },
+  rounding: roundedTo(0.1, 'm²'),
   judge: (piece) => within(piece) ?? none('A perimeter wall.'),
 };
 
@@ -47,7 +48,7 @@ export const grossExternalRule: AreaRule = {
   says: 'All to the outside faces of the perimeter walls, of a party wall to its middle.',
   country: 'the UK',
   heights: RULE_HEIGHTS['gross external'],
-  rounding: { to: 0.1, unit: 'm²', digits: 1 },
+  rounding: roundedTo(0.1, 'm²'),
   judge: (piece) =>
     within(piece) ??
     (piece.kind === 'party wall'

@@ -1,4 +1,5 @@
 import { RULE_HEIGHTS } from '../heights';
+import { roundedTo } from '../rounding';
 import type { AreaRuleName } from '../../plan/plan';
 import { type AreaRule, type PieceFacts, type Share, all, apart, isOutside, neverCounted, none } from './rule';
 
@@ -80,6 +81,6 @@ export const ipmsRules: readonly AreaRule[] = VARIANTS.map((variant) => ({
   says: variant.says,
   country: null,
   heights: RULE_HEIGHTS[variant.name],
-  rounding: { to: 0.01, unit: 'm²', digits: 2 },
+  rounding: roundedTo(0.01, 'm²'),
   judge: (piece) => judge(variant, piece),
 }));

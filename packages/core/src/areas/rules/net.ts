@@ -1,5 +1,6 @@
 import { RULE_HEIGHTS } from '../heights';
-import { type AreaRule, HUNDREDTHS, all, isOutside, neverCounted, noFloor, none } from './rule';
+import { roundedTo } from '../rounding';
+import { type AreaRule, all, isOutside, neverCounted, noFloor, none } from './rule';
 
 /** Net floor area, between the faces of what encloses a room (ISO 9836:2017; from memory). */
 export const netRule: AreaRule = {
@@ -8,7 +9,7 @@ export const netRule: AreaRule = {
   says: 'Floor between the inside faces of walls, as built, whatever its headroom.',
   country: null,
   heights: RULE_HEIGHTS.net,
-  rounding: HUNDREDTHS,
+  rounding: roundedTo(0.01, 'm²'),
   judge: (piece) => {
     const off = neverCounted(piece) ?? noFloor(piece);
     if (off) return off;

@@ -94,6 +94,3 @@ export function noFloor({ kind }: PieceFacts): Share | null {
       return none('Walls and partitions are taken off.');
   }
 }
-
-/** Square metres to the hundredth. */
-export const HUNDREDTHS = { to: 0.01, unit: 'm²', digits: 2 } as const;

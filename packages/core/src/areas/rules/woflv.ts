@@ -1,5 +1,6 @@
 import { RULE_HEIGHTS } from '../heights';
-import { type AreaRule, HUNDREDTHS, type PieceFacts, type Share, all, neverCounted, noFloor, none } from './rule';
+import { roundedTo } from '../rounding';
+import { type AreaRule, type PieceFacts, type Share, all, neverCounted, noFloor, none } from './rule';
 
 const [LOW, HIGH] = RULE_HEIGHTS.WoFlV as [number, number];
 /** What stands in a room is taken off where it is larger, mm². */
@@ -47,6 +48,6 @@ export const woflvRule: AreaRule = {
   says: 'Living space: 2 m high in full, 1 m to 2 m half; balconies a quarter; cellar and garage not.',
   country: 'Germany',
   heights: RULE_HEIGHTS.WoFlV,
-  rounding: HUNDREDTHS,
+  rounding: roundedTo(0.01, 'm²'),
   judge,
 };

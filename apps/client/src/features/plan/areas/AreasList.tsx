@@ -9,9 +9,8 @@ import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { ListBar, ListPanel } from '../later/ListPanel';
 import { lent } from '../later/lent';
 
-const { AREA_RULES, DropMenu, ROOM_USES, areaInWords, capital, downloadBook, downloadTable, edit, planActions } =
-  lent();
-const { useAppDispatch, useAppSelector, useAreas } = lent();
+const { AREA_RULES, DropMenu, ROOM_USES, areaInWords, capital, downloadBook, downloadTable, edit } = lent();
+const { parseArea, planActions, roundedTo, useAppDispatch, useAppSelector, useAreas } = lent();
 
 /** What the house has by a rule, or by two side by side: floor by floor, room by room, with the reasons; and what that is to the listing. */
 export default function AreasList() {
@@ -19,6 +18,7 @@ export default function AreasList() {
   const colours = useColours();
   const areas = useAreas();
   const job = useAppSelector((state) => state.plan.plan?.job);
+  const [uses, setUses] = useState(false);
   if (!job) return <View />;
   const reports = areas && areas !== 'failed' ? areas.reports : [];
   return (
@@ -45,6 +45,13 @@ export default function AreasList() {
             dispatch(planActions.toolChosen('areas'));
           }}
         />
+        <BarButton
+          icon="shape-outline"
+          label="Uses"
+          says="What each room is used for"
+          chosen={uses}
+          onPress={() => setUses(!uses)}
+        />
       </ListBar>
       <ScrollView>
         {areas === null && (
@@ -61,7 +68,7 @@ export default function AreasList() {
               <Total key={report.rule.name} report={report} />
             ))}
             <Listing key={job.listed} areas={areas} listed={job.listed} units={job.units} />
-            <Rooms reports={areas.reports} />
+            <Rooms reports={areas.reports} uses={uses} />
           </>
         )}
       </ScrollView>
@@ -105,8 +112,7 @@ function Total({ report: { rule, table, doubt } }: { report: AreaReport }) {
   const colours = useColours();
   const { deviation, rough, counted, apart } = table;
   const words = (mm2: number) => areaInWords(mm2, rule.rounding);
-  const sure =
-    deviation === null || rough ? null : words(Math.max(deviation, FINEST[rule.rounding.unit] * rule.rounding.to));
+  const sure = deviation === null || rough ? null : words(Math.max(deviation, rule.rounding.square * rule.rounding.to));
   return (
     <View style={styles.total} accessible testID={`total ${rule.name}`}>
       <Text style={[styles.figure, { color: colours.ink }]}>
@@ -124,31 +130,20 @@ function Total({ report: { rule, table, doubt } }: { report: AreaReport }) {
   );
 }
 
-/** mm² */
-const FINEST = { 'm²': 1e6, 'ft²': 304.8 ** 2 };
-
 /** What the listing says, and which rule comes nearest to it. */
 function Listing({ areas, listed, units }: { areas: AreasOfHouse; listed: number | null; units: Units }) {
   const dispatch = useAppDispatch();
   const colours = useColours();
-  const unit = units === 'metric' ? 'm²' : 'ft²';
-  const [text, setText] = useState(listed === null ? '' : String(Math.round((listed / FINEST[unit]) * 100) / 100));
+  const rounding = units === 'metric' ? roundedTo(0.01, 'm²') : roundedTo(1, 'ft²');
+  const { unit, square } = rounding;
+  const [text, setText] = useState(listed === null ? '' : String(Math.round((listed / square) * 100) / 100));
   const [wrong, setWrong] = useState('');
   const take = () => {
-    const figure = text
-      .trim()
-      .replace(',', '.')
-      .replace(/\s*(m²|m2|ft²|sq ?ft|ft2)$/i, '');
-    const value = Number(figure);
-    if (figure === '') dispatch(edit({ kind: 'changeJob', details: { listed: null } }));
-    else if (!(value > 0 && value < 1e5)) {
-      setWrong(`An area is a number of ${unit}, like ${units === 'metric' ? '92' : '990'}.`);
-      return;
-    } else dispatch(edit({ kind: 'changeJob', details: { listed: value * FINEST[unit] } }));
-    setWrong('');
+    const read = text.trim() === '' ? { ok: true as const, mm2: null } : parseArea(text, unit);
+    setWrong(read.ok ? '' : read.reason);
+    if (read.ok) dispatch(edit({ kind: 'changeJob', details: { listed: read.mm2 } }));
   };
   const { nearest } = areas;
-  const rounding = { to: units === 'metric' ? 0.01 : 1, unit, digits: units === 'metric' ? 2 : 0 } as const;
   const off = (by: number) => `${by < 0 ? '−' : '+'}${areaInWords(Math.abs(by), rounding)}`;
   return (
     <View style={[styles.listing, { borderColor: colours.linenDeep }]}>
@@ -182,8 +177,8 @@ function Listing({ areas, listed, units }: { areas: AreasOfHouse; listed: number
   );
 }
 
-/** Floor by floor, room by room, what counts by each rule; a tap on a room tells why. */
-function Rooms({ reports }: { reports: readonly AreaReport[] }) {
+/** Floor by floor, room by room, what counts by each rule; a tap on a room tells why; what each is used for where that is asked for. */
+function Rooms({ reports, uses }: { reports: readonly AreaReport[]; uses: boolean }) {
   const colours = useColours();
   const [open, setOpen] = useState<string | null>(null);
   const [first] = reports;
@@ -204,30 +199,35 @@ function Rooms({ reports }: { reports: readonly AreaReport[] }) {
           const key = `${floor.floor} ${line.room ?? 'walls'}`;
           return (
             <View key={key} style={[styles.room, { borderColor: colours.linenDeep }]}>
-              <View style={styles.line}>
-                <Pressable
-                  accessibilityRole="button"
-                  accessibilityLabel={`${line.name}: why`}
-                  aria-expanded={open === key}
-                  onPress={() => setOpen(open === key ? null : key)}
-                  style={styles.press}
-                >
-                  <Text style={[styles.name, { color: colours.ink }]}>{line.name}</Text>
-                  {reports.map(({ rule, table }) => {
-                    const same = table.floors
-                      .find((each) => each.floor === floor.floor)
-                      ?.lines.find(({ room }) => room === line.room);
-                    return (
-                      <Text key={rule.name} style={[styles.value, { color: colours.ink }]}>
-                        {areaInWords(same?.counted ?? 0, rule.rounding)}
-                      </Text>
-                    );
-                  })}
-                </Pressable>
-                {line.room !== null && line.use !== null && (
-                  <Use room={line.room} name={line.name} use={line.use} chosen={line.chosen} />
-                )}
-              </View>
+              <Pressable
+                accessibilityRole="button"
+                accessibilityLabel={`${line.name}: why`}
+                aria-expanded={open === key}
+                onPress={() => setOpen(open === key ? null : key)}
+                style={styles.press}
+              >
+                <View style={styles.name}>
+                  <Text style={[styles.words, { color: colours.ink }]}>{line.name}</Text>
+                  {line.use !== null && (
+                    <Text style={[styles.small, { color: colours.inkSoft }]}>
+                      {line.chosen ? line.use : `${line.use}, as its name says`}
+                    </Text>
+                  )}
+                </View>
+                {reports.map(({ rule, table }) => {
+                  const same = table.floors
+                    .find((each) => each.floor === floor.floor)
+                    ?.lines.find(({ room }) => room === line.room);
+                  return (
+                    <Text key={rule.name} style={[styles.value, { color: colours.ink }]}>
+                      {areaInWords(same?.counted ?? 0, rule.rounding)}
+                    </Text>
+                  );
+                })}
+              </Pressable>
+              {uses && line.room !== null && line.use !== null && (
+                <Uses room={line.room} name={line.name} use={line.use} chosen={line.chosen} />
+              )}
               {open === key && <Why reports={reports} floor={floor.floor} room={line.room} />}
             </View>
           );
@@ -253,51 +253,45 @@ function Why({ reports, floor, room }: { reports: readonly AreaReport[]; floor: 
   });
 }
 
-/** What a room is used for: guessed from its name until it is chosen. */
-function Use({ room, name, use, chosen }: { room: string; name: string; use: RoomUse; chosen: boolean }) {
+/** What a room is used for, guessed from its name until it is chosen: one tap; two words more where it is not counted. */
+function Uses({ room, name, use, chosen }: { room: string; name: string; use: RoomUse; chosen: boolean }) {
   const dispatch = useAppDispatch();
   const [why, setWhy] = useState<string | null>(null);
-  if (why !== null)
-    return (
-      <View style={styles.row}>
-        <TextInput
-          mode="outlined"
-          dense
-          autoFocus
-          label="Why not?"
-          value={why}
-          onChangeText={setWhy}
-          onSubmitEditing={() => {
-            if (dispatch(edit({ kind: 'useRoom', room, use: 'not counted', reason: why })).ok) setWhy(null);
-          }}
-          style={styles.reason}
-        />
-        <BarButton
-          label="Set"
-          onPress={() => {
-            if (dispatch(edit({ kind: 'useRoom', room, use: 'not counted', reason: why })).ok) setWhy(null);
-          }}
-        />
-      </View>
-    );
+  const set = (to: RoomUse | null, reason?: string) => {
+    const { ok } = dispatch(edit({ kind: 'useRoom', room, use: to, ...(reason !== undefined && { reason }) }));
+    if (ok) setWhy(null);
+  };
   return (
-    <DropMenu
-      icon="shape-outline"
-      label={`${capital(use)}${chosen ? '' : '?'}`}
-      says={`${name} is ${use}${chosen ? '' : ', as its name says'}. Change.`}
-      entries={[
-        ...ROOM_USES.map((each) => ({
-          title: capital(each),
-          icon: each === use ? 'check' : 'blank',
-          onPress: () => (each === 'not counted' ? setWhy('') : dispatch(edit({ kind: 'useRoom', room, use: each }))),
-        })),
-        {
-          title: 'As its name says',
-          icon: 'blank',
-          onPress: () => dispatch(edit({ kind: 'useRoom', room, use: null })),
-        },
-      ]}
-    />
+    <>
+      <View style={styles.uses}>
+        {ROOM_USES.map((each) => (
+          <BarButton
+            key={each}
+            label={capital(each)}
+            says={`${name}: ${each}`}
+            chosen={chosen && each === use}
+            onPress={() => (each === 'not counted' ? setWhy('') : set(each))}
+          />
+        ))}
+        {chosen && <BarButton label="As its name says" says={`${name}: as its name says`} onPress={() => set(null)} />}
+      </View>
+      {why !== null && (
+        <View style={styles.row}>
+          <TextInput
+            mode="outlined"
+            dense
+            autoFocus
+            label="Why is it not counted?"
+            accessibilityLabel="Why is it not counted?"
+            value={why}
+            onChangeText={setWhy}
+            onSubmitEditing={() => set('not counted', why)}
+            style={styles.input}
+          />
+          <BarButton label="Set" onPress={() => set('not counted', why)} />
+        </View>
+      )}
+    </>
   );
 }
 
@@ -311,11 +305,11 @@ const styles = StyleSheet.create({
   listing: { paddingHorizontal: 14, paddingVertical: 8, borderTopWidth: 1, gap: 2 },
   row: { flexDirection: 'row', alignItems: 'center', gap: 8 },
   input: { flex: 1 },
-  reason: { width: 150 },
+  uses: { flexDirection: 'row', flexWrap: 'wrap', gap: 6, paddingBottom: 8 },
   head: { borderTopWidth: 2, paddingHorizontal: 14, minHeight: TOUCH },
   room: { borderTopWidth: 1, paddingVertical: 2, paddingLeft: 14, paddingRight: 6 },
   line: { flexDirection: 'row', alignItems: 'center', gap: 6 },
-  press: { flex: 1, flexDirection: 'row', alignItems: 'center', gap: 6, minHeight: TOUCH },
+  press: { flexDirection: 'row', alignItems: 'center', gap: 6, minHeight: TOUCH },
   name: { flex: 1, fontSize: 15 },
   serif: { fontFamily: FONTS.serif, fontSize: 18 },
   value: { fontFamily: FONTS.strong, fontSize: 15, fontVariant: ['tabular-nums'], minWidth: 74, textAlign: 'right' },

@@ -4,7 +4,7 @@ import { field } from '../foot/fields';
 import { planActions } from '../plan-slice';
 import { selectBreak, selectBreakLean } from '../selectors';
 import type { ChosenKind, Of } from './chosen-kind';
-import { placeAlong } from './wall';
+import { movedBy } from './place';
 
 /** Of the ceiling a height, of a step how much it goes up. */
 const HEIGHT = { dormer: 'Ceiling', dropped: 'Ceiling', beam: 'Underside', step: 'Up' } as const;
@@ -49,13 +49,9 @@ export const breakKind: ChosenKind<Of<'break'>> = {
       if (dispatch(edit({ kind: 'removeBreak', broken: id })).ok) dispatch(planActions.selected({ kind: 'nothing' }));
     },
   nudge:
-    ({ id: broken }, dx, dy) =>
+    ({ id: broken }, x, y) =>
     (dispatch, getState) => {
-      const stand = selectBreak(getState())?.broken.stand;
-      const lean = selectBreakLean(getState());
-      if (stand?.kind === 'free')
-        dispatch(edit({ kind: 'changeBreak', broken, to: { x: stand.x + dx, y: stand.y + dy } }));
-      else if (lean)
-        dispatch(edit({ kind: 'changeBreak', broken, place: placeAlong(lean.face, lean.from, lean.to, dx, dy) }));
+      const to = movedBy(selectBreak(getState())?.broken.stand, selectBreakLean(getState()), { x, y });
+      if (to) dispatch(edit({ kind: 'changeBreak', broken, ...to }));
     },
 };

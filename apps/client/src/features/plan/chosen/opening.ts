@@ -12,7 +12,8 @@ import { type FieldShown, field } from '../foot/fields';
 import { planActions } from '../plan-slice';
 import { selectFace, selectOpening } from '../selectors';
 import type { ChosenKind, Of } from './chosen-kind';
-import { placeAlong, wallKind } from './wall';
+import { placeAlong } from './place';
+import { wallKind } from './wall';
 
 export const openingKind: ChosenKind<Of<'opening'>> = {
   fields: (state) => {

@@ -4,7 +4,7 @@ import { field } from '../foot/fields';
 import { planActions } from '../plan-slice';
 import { selectLean, selectSolid } from '../selectors';
 import type { ChosenKind, Of } from './chosen-kind';
-import { placeAlong } from './wall';
+import { movedBy } from './place';
 
 export const solidKind: ChosenKind<Of<'solid'>> = {
   fields: (state) => {
@@ -40,13 +40,9 @@ export const solidKind: ChosenKind<Of<'solid'>> = {
       if (dispatch(edit({ kind: 'removeSolid', solid: id })).ok) dispatch(planActions.selected({ kind: 'nothing' }));
     },
   nudge:
-    ({ id: solid }, dx, dy) =>
+    ({ id: solid }, x, y) =>
     (dispatch, getState) => {
-      const stand = selectSolid(getState())?.solid.stand;
-      const lean = selectLean(getState());
-      if (stand?.kind === 'free')
-        dispatch(edit({ kind: 'changeSolid', solid, to: { x: stand.x + dx, y: stand.y + dy } }));
-      else if (lean)
-        dispatch(edit({ kind: 'changeSolid', solid, place: placeAlong(lean.face, lean.from, lean.to, dx, dy) }));
+      const to = movedBy(selectSolid(getState())?.solid.stand, selectLean(getState()), { x, y });
+      if (to) dispatch(edit({ kind: 'changeSolid', solid, ...to }));
     },
 };

@@ -118,10 +118,3 @@ function thicknessOf(face: WallFace, plan: Plan): string {
   );
   return sizes.size === 1 ? roughly(!measured, [...sizes][0]!) : 'mixed';
 }
-
-/** Moved along its wall, to the right as seen from the room for the right and up keys. */
-export function placeAlong(face: WallFace, from: number, to: number, dx: number, dy: number) {
-  const by = dx !== 0 ? dx : -dy;
-  const offset = Math.min(Math.max(0, from + by), Math.max(0, face.length - (to - from)));
-  return { face: face.key, end: 'left' as const, offset };
-}

@@ -51,7 +51,6 @@ export const LABEL: Record<Field, string> = {
   ridgeAt: 'Ridge at',
   lowTo: 'Steep up to',
   lowPitch: 'Steep part',
-  listed: 'Listing says',
 };
 
 export const field = (name: Field, value: string, label = LABEL[name]): FieldShown => ({ name, label, value });

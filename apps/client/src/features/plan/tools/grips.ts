@@ -1,10 +1,12 @@
 import {
+  type Break,
   type DerivedFloor,
   type DerivedRoom,
   type Hit,
   type Intent,
   type Opening,
   type Point,
+  type Solid,
   type WallFace,
   alongOf,
   cornerAt,
@@ -35,15 +37,9 @@ export type Grip =
   | { readonly kind: 'corner'; readonly corner: string }
   | { readonly kind: 'label'; readonly room: string }
   | { readonly kind: 'rooms'; readonly ids: readonly string[] }
+  /** What stands free or against a wall; `off`: from its middle. */
   | {
-      readonly kind: 'solid';
-      readonly id: string;
-      readonly face: WallFace | null;
-      readonly width: number;
-      readonly off: Point;
-    }
-  | {
-      readonly kind: 'break';
+      readonly kind: 'solid' | 'break';
       readonly id: string;
       readonly face: WallFace | null;
       readonly width: number;
@@ -154,14 +150,7 @@ const HOLDS: { readonly [K in Selection['kind']]: Holds<Extract<Selection, { kin
     itself: ({ id }, { floor, at }) => {
       const on = floor.breaks.find(({ broken }) => broken.id === id);
       if (!on || !ringContains(on.ring, at)) return null;
-      const { broken, ring } = on;
-      return {
-        kind: 'break',
-        id,
-        face: faceBehind(floor, broken),
-        width: broken.width,
-        off: subtract(at, middleOf(ring)),
-      };
+      return standingGrip('break', floor, on.broken, middleOf(on.ring), at);
     },
   },
   stairs: {
@@ -245,9 +234,16 @@ function solidGrip(floor: DerivedFloor, id: string, at: Point, reach: number): G
   const { solid, ring } = standing;
   const middle = middleOf(ring);
   if (distance(at, middle) > Math.max(solid.width, solid.depth) / 2 + reach) return null;
-  const face = faceBehind(floor, solid);
-  return { kind: 'solid', id, face, width: solid.width, off: subtract(at, middle) };
+  return standingGrip('solid', floor, solid, middle, at);
 }
+
+const standingGrip = (
+  kind: 'solid' | 'break',
+  floor: DerivedFloor,
+  it: Solid | Break,
+  middle: Point,
+  at: Point,
+): Grip => ({ kind, id: it.id, face: faceBehind(floor, it), width: it.width, off: subtract(at, middle) });
 
 export const middleOf = (ring: readonly Point[]): Point => ({
   x: ring.reduce((sum, p) => sum + p.x, 0) / ring.length,
@@ -299,19 +295,16 @@ export function intentOfGrip(grip: Grip, floor: string, from: Point, at: Point, 
       const motion = { dx: inSteps(at.x - from.x), dy: inSteps(at.y - from.y), turn: 0, mirror: false, about: from };
       return { kind: 'transformRooms', floor, rooms: grip.ids, motion, copy: false };
     }
-    case 'solid': {
-      const middle = subtract(at, grip.off);
-      if (!grip.face)
-        return { kind: 'changeSolid', solid: grip.id, to: { x: inSteps(middle.x), y: inSteps(middle.y) } };
-      const offset = alongWithin(grip.face, middle, grip.width);
-      return { kind: 'changeSolid', solid: grip.id, place: { face: grip.face.key, end: 'left', offset } };
-    }
+    case 'solid':
     case 'break': {
+      const { id, face } = grip;
       const middle = subtract(at, grip.off);
-      if (!grip.face)
-        return { kind: 'changeBreak', broken: grip.id, to: { x: inSteps(middle.x), y: inSteps(middle.y) } };
-      const offset = alongWithin(grip.face, middle, grip.width);
-      return { kind: 'changeBreak', broken: grip.id, place: { face: grip.face.key, end: 'left', offset } };
+      const where = face
+        ? { place: { face: face.key, end: 'left' as const, offset: alongWithin(face, middle, grip.width) } }
+        : { to: { x: inSteps(middle.x), y: inSteps(middle.y) } };
+      return grip.kind === 'solid'
+        ? { kind: 'changeSolid', solid: id, ...where }
+        : { kind: 'changeBreak', broken: id, ...where };
     }
     case 'stairs': {
       const to = subtract(at, grip.off);
