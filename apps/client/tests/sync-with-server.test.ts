@@ -158,12 +158,13 @@ test('a name that is cut for a copy is not cut in the middle of an emoji', async
 describe('the engine', () => {
   const started = () => {
     const states: string[] = [];
+    const said: string[] = [];
     const engine = new SyncEngine({
       state: (state, trouble) => states.push(trouble ? `${state}: ${trouble.message}` : state),
       changed: () => undefined,
-      says: () => undefined,
+      says: (_, words) => said.push(words),
     });
-    return { engine, states };
+    return { engine, states, said };
   };
   const until = async (done: () => Promise<boolean> | boolean) => {
     for (let i = 0; i < 200; i += 1) {
@@ -194,6 +195,17 @@ describe('the engine', () => {
     await engine.tryAgain(bad);
     await until(async () => (await job(bad)).waiting === 0 && (await device.trouble.count()) === 0);
   }, 20_000);
+
+  test('whose work was changed elsewhere is told what of it', async () => {
+    const id = await saved();
+    await change(id, (plan) => named(plan, 'Mine'));
+    await sendJob(id);
+    server.put(id, named(server.plan(id), 'Theirs'));
+    const { engine, said } = started();
+    engine.watch(id);
+    await until(() => said.length > 0);
+    expect(said).toEqual(['Changed elsewhere since you did: The name of the job changed.']);
+  });
 
   test('a page opened anew, which may be a newer one, asks once more for what was refused, and no more than once', async () => {
     const bad = await saved();

@@ -47,7 +47,9 @@ test('rooms drawn in the same place on two devices come together as a sound plan
   await markSent(id, (await device.jobs.get(id))!, at(1));
   await saveOnDevice(id, plan, box(plan, 0, 'mine'));
   const result = await takeIn(id, { plan: box(plan, 1500, 'theirs'), ...at(2), touched });
-  expect(result).toEqual({ changed: true, setAside: false, overruled: [] });
+  // their walls part mine
+  const overtaken = '1 room changed: the place, 3 walls changed';
+  expect(result).toEqual({ changed: true, setAside: false, overruled: [], overtaken });
   const job = (await device.jobs.get(id))!;
   expect(job).toMatchObject({ waiting: 1, version: 2 });
   expect(Object.keys(job.plan.rooms).length).toBeGreaterThanOrEqual(2);
@@ -64,6 +66,28 @@ test('the same field changed on both sides: mine holds; other fields of theirs c
   expect(Object.keys(now.rooms)).toHaveLength(1);
 });
 
+test('what was done here and is changed elsewhere is said, once; what was not done here is not', async () => {
+  const plan = newPlan({ name: 'Barn', address: 'By the brook' });
+  const id = await newOnDevice(plan);
+  const mine = box(named(plan, 'Mine'), 0, 'mine');
+  await saveOnDevice(id, plan, mine);
+  await markSent(id, (await device.jobs.get(id))!, at(1));
+  // another room, another address: nobody's work is lost by it
+  const more = box({ ...mine, job: { ...mine.job, address: 'By the mill' } }, 6000, 'theirs');
+  expect(await takeIn(id, { plan: more, ...at(2), touched })).toMatchObject({ changed: true, overtaken: '' });
+  const other = named(more, 'Theirs');
+  expect(await takeIn(id, { plan: other, ...at(3), touched })).toMatchObject({
+    overtaken: 'The name of the job changed',
+  });
+  expect(await takeIn(id, { plan: named(other, 'Again'), ...at(4), touched })).toMatchObject({ overtaken: '' });
+  // the room drawn here is taken away elsewhere
+  const room = Object.keys(mine.rooms)[0]!;
+  const { [room]: _, ...rooms } = other.rooms;
+  expect(await takeIn(id, { plan: { ...other, rooms }, ...at(5), touched })).toMatchObject({
+    overtaken: '1 room removed',
+  });
+});
+
 test('what the server has is taken as it is when nothing waits here', async () => {
   const plan = newPlan({ name: 'Barn' });
   await takeIn('barn', { plan, ...at(3), touched });
@@ -71,6 +95,7 @@ test('what the server has is taken as it is when nothing waits here', async () =
     changed: false,
     setAside: false,
     overruled: [],
+    overtaken: '',
   });
   await takeIn('barn', { plan: named(plan, 'Newer'), ...at(4), touched });
   expect(await device.jobs.get('barn')).toMatchObject({ waiting: 0, version: 4, plan: { job: { name: 'Newer' } } });
@@ -86,7 +111,7 @@ test('a plan that an earlier version left on the device is brought up to date, a
   expect(await jobsOnDevice()).toMatchObject([{ name: 'Barn', rooms: 1 }]);
   await saveOnDevice('old-job', job.plan, named(job.plan, 'Byre'));
   const theirs = { plan: box(plan, 6000, 'b'), ...at(4), touched };
-  expect(await takeIn('old-job', theirs)).toEqual({ changed: true, setAside: false, overruled: [] });
+  expect(await takeIn('old-job', theirs)).toEqual({ changed: true, setAside: false, overruled: [], overtaken: '' });
   expect((await device.jobs.get('old-job'))!.plan).toMatchObject({ job: { name: 'Byre' }, schema: plan.schema });
 });
 

@@ -8,6 +8,8 @@ import {
   isNothing,
   jobTotals,
   mergePlans,
+  overtaken,
+  ownWorkWith,
   readPlan,
   repairPlan,
   shortened,
@@ -88,7 +90,8 @@ export async function saveOnDevice(id: string, seen: Plan, plan: Plan): Promise<
     const job = await device.jobs.get(id);
     if (!job) throw new Error('This job is no longer on the device.');
     const result = same(seen, job.plan) ? plan : (await broughtTogether(seen, plan, job.plan)).plan;
-    const next: DeviceJob = { ...job, plan: result, revision: job.revision + 1, waiting: 1, touched: now() };
+    const own = ownWorkWith(job.own ?? {}, changeBetween(job.plan, result));
+    const next: DeviceJob = { ...job, own, plan: result, revision: job.revision + 1, waiting: 1, touched: now() };
     await device.jobs.put(totalled(next));
     return next;
   });
@@ -121,18 +124,20 @@ export async function putReadable(id: string, { plan, version, mark }: Theirs): 
   });
 }
 
+const AS_IT_WAS = { changed: false, setAside: false, overruled: [], overtaken: '' } as const;
+
 /** A plan as the server has it. */
 export type Theirs = Version & { readonly plan: Plan; readonly touched: string };
 
 /**
  * The server has `theirs`: it is taken in under what this device still has waiting. `sent` is what of that the server has taken in there itself.
- * `changed` when the plan on the device did. A version older than the device has is only taken in where that is meant.
+ * `changed` when the plan on the device did; `overtaken`: what of it had been done here, in words. A version older than the device has is only taken in where that is meant.
  */
 export async function takeIn(
   id: string,
   theirs: Theirs,
   { sent, older = false }: { sent?: Plan; older?: boolean } = {},
-): Promise<{ changed: boolean; setAside: boolean; overruled: readonly string[] }> {
+): Promise<{ changed: boolean; setAside: boolean; overruled: readonly string[]; overtaken: string }> {
   return device.transaction('rw', device.jobs, async () => {
     const { plan, version, mark, touched } = theirs;
     const job = await device.jobs.get(id);
@@ -140,17 +145,20 @@ export async function takeIn(
       await device.jobs.add(
         totalled({ ...NEW, id, plan, base: plan, version, ...further(NEW, mark), waiting: 0, touched }),
       );
-      return { changed: true, setAside: false, overruled: [] };
+      return { ...AS_IT_WAS, changed: true };
     }
-    if (job.version >= version && !older) return { changed: false, setAside: false, overruled: [] };
+    if (job.version >= version && !older) return AS_IT_WAS;
     const base = sent ?? job.base ?? plan;
     const result = job.waiting ? await broughtTogether(base, job.plan, plan) : { plan, setAside: false, overruled: [] };
-    const changed = !same(result.plan, job.plan);
+    const change = changeBetween(job.plan, result.plan);
+    const changed = !isNothing(change);
+    const { words, left } = overtaken(job.own ?? {}, change);
     await device.jobs.put(
       totalled({
         ...job,
         ...further(job, mark),
         plan: result.plan,
+        own: left,
         base: plan,
         version,
         revision: changed ? job.revision + 1 : job.revision,
@@ -158,7 +166,8 @@ export async function takeIn(
         touched: changed ? touched : job.touched,
       }),
     );
-    return { changed, setAside: result.setAside, overruled: result.overruled };
+    const { setAside, overruled } = result;
+    return { changed, setAside, overruled, overtaken: setAside ? '' : words };
   });
 }
 

@@ -13,13 +13,15 @@ export interface Sent {
   readonly setAside: boolean;
   /** What this device overruled of what was done elsewhere, in words. */
   readonly overruled: readonly string[];
+  /** What had been done here and was changed elsewhere since, in words; empty where nothing was. */
+  readonly overtaken: string;
   /** A picture under the plan that the server will not have, and why. */
   readonly picture: string | null;
   /** The server had been put back to an older state of this job. */
   readonly older: boolean;
 }
 
-const NOTHING: Sent = { changed: false, setAside: false, overruled: [], picture: null, older: false };
+const NOTHING: Sent = { changed: false, setAside: false, overruled: [], overtaken: '', picture: null, older: false };
 /** So often one thing leads to another before the rest is left for later. */
 const MOST_STEPS = 4;
 
@@ -100,6 +102,7 @@ const and = (a: Sent, b: Sent): Sent => ({
   changed: a.changed || b.changed,
   setAside: a.setAside || b.setAside,
   overruled: [...a.overruled, ...b.overruled],
+  overtaken: [a.overtaken, b.overtaken].filter(Boolean).join(', '),
   picture: b.picture ?? a.picture,
   older: a.older || b.older,
 });
