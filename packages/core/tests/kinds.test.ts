@@ -26,6 +26,7 @@ import { EDITS } from '../src/edits/registry';
 import { excerptAround } from '../src/excerpt';
 import { dropWithAll } from '../src/plan/footing';
 import { gesture, play } from './gestures';
+import { layOut } from '../src/sheets';
 import { hookEdits } from './hook-edits';
 import { House } from './house';
 import { bringIn } from './over-a-picture';
@@ -70,6 +71,7 @@ function furnished(gestures: Parameters<typeof play>[0]): Plan {
       { kind: 'addBreak', floor: 'ground', form: i % 2 === 0 ? 'dormer' : 'beam', at: room.room.at, height: 2000 },
       { kind: 'addBreak', floor: 'ground', form: 'step', at: room.room.at, width: 300, depth: 300 },
     ]),
+    { kind: 'addSheets', sheets: layOut(plan, 'builder’s set', 'A4') },
   ];
   intents.forEach((intent, i) => {
     const result = applyEdit(plan, intent, `f${i}`);
@@ -185,7 +187,9 @@ describe('for every kind', () => {
     expect(problemsOf(merge.plan)).toEqual([]);
     expect(deriveFloor(merge.plan, 'up').rooms).toHaveLength(1);
     const bare = without(base, 'floors', 'ground')!;
-    for (const name of COLLECTIONS) expect([name, all(bare, name).length]).toEqual([name, name === 'floors' ? 1 : 0]);
+    // sheets are on no floor
+    for (const name of COLLECTIONS)
+      if (name !== 'sheets') expect([name, all(bare, name).length]).toEqual([name, name === 'floors' ? 1 : 0]);
   });
 });
 

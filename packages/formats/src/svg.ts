@@ -1,20 +1,14 @@
 import {
-  type Dashes,
   type DerivedFloor,
-  type Ink,
-  type Mark,
-  type Painter,
   type Point,
-  type RoleStyle,
-  type Weight,
   drawFloor,
   drawnBox,
   formatLength,
   painted,
   printedPictures,
-  runsClockwise,
 } from '@velvet-tape/core';
-import { pathData } from './path-data';
+import { INK, LETTERING } from './paper-style';
+import { TEXT, TITLE, escape, mm, svgPainter } from './svg-painter';
 
 export interface SheetOptions {
   /** 50 for 1:50 */
@@ -26,49 +20,8 @@ export interface SheetOptions {
   readonly pictures?: ReadonlyMap<string, string>;
 }
 
-/** Lettering, line widths and margins in mm on paper (ISO 3098 heights, ISO 128 widths, from memory). */
-const PAPER = { lettering: 2.5, title: 5, thin: 0.18, medium: 0.35, margin: 12, foot: 22 };
-const INK = '#211524';
-const WALL = '#24102A';
-
-/** On paper everything is ink; what is softer on a screen is fainter. */
-const INKS: Record<Ink, string> = {
-  ink: INK,
-  soft: INK,
-  wall: WALL,
-  floor: '#FFFFFF',
-  solid: '#FFFFFF',
-  glass: '#FFFFFF',
-  tick: INK,
-  alarm: INK,
-};
-
-/** mm on paper */
-const WEIGHTS: Record<Weight, number> = {
-  edge: 0.02,
-  fine: PAPER.thin,
-  thin: PAPER.thin,
-  firm: PAPER.thin,
-  medium: PAPER.medium,
-  bold: PAPER.medium,
-  broad: PAPER.medium,
-};
-
-const DASHES: Record<Dashes, string> = {
-  rough: ' stroke-dasharray="1.6 1"',
-  scaled: ' stroke-dasharray="0.2 1.2" stroke-linecap="round"',
-  check: ' stroke-dasharray="5 1"',
-  hidden: ' stroke-dasharray="1.6 0.8"',
-  chalk: ' stroke-dasharray="3 1 0.5 1"',
-};
-
-function styleOf({ fill, line }: RoleStyle): string {
-  const faint = line?.weight === 'fine' ? ' stroke-opacity="0.6"' : '';
-  const stroke = line && ` stroke="${INKS[line.ink]}" stroke-width="${WEIGHTS[line.weight]}"${faint}`;
-  // a sheet is white where the screen has a tint
-  const filled = fill && fill.opacity === undefined ? INKS[fill.ink] : 'none';
-  return `fill="${filled}"${stroke ?? ''}${line?.dashes ? DASHES[line.dashes] : ''}`;
-}
+/** Lettering and margins in mm on paper (ISO 3098 heights, from memory). */
+const PAPER = { lettering: LETTERING, title: 5, thin: 0.18, margin: 12, foot: 22 };
 
 /**
  * One floor as SVG at true scale: a user unit is a millimetre on paper, so at 1:50 a wall of 4.20 m is 84 long.
@@ -91,55 +44,16 @@ export function floorToSvg(derived: DerivedFloor, { scale, title, north, picture
   const foot = height - PAPER.margin;
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${mm(width)}mm" height="${mm(height)}mm" viewBox="0 0 ${mm(width)} ${mm(height)}" font-family="'Atkinson Hyperlegible Next', Arial, sans-serif">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${mm(width)}mm" height="${mm(height)}mm" viewBox="0 0 ${mm(width)} ${mm(height)}" font-family="${TEXT}">`,
     `<title>${escape(title)}, 1:${scale}</title>`,
     `<rect width="${mm(width)}" height="${mm(height)}" fill="#FFFFFF"/>`,
     `<g id="plan">\n${body}\n</g>`,
-    `<text x="${PAPER.margin}" y="${mm(foot - 8)}" font-size="${PAPER.title}" font-family="Fraunces, Georgia, serif" fill="${INK}">${escape(title)}</text>`,
+    `<text x="${PAPER.margin}" y="${mm(foot - 8)}" font-size="${PAPER.title}" font-family="${TITLE}" fill="${INK}">${escape(title)}</text>`,
     scaleBar(foot, scale, units),
     northPoint(width - PAPER.margin - 6, foot - 7, north),
     '</svg>',
     '',
   ].join('\n');
-}
-
-const mm = (value: number): string => String(Math.round(value * 1000) / 1000);
-const at = (p: Point): string => `${mm(p.x)} ${mm(p.y)}`;
-
-/** Text for XML: escaped, and without the control characters XML does not allow. */
-function escape(text: string): string {
-  const clean = [...text].filter((c) => c >= ' ' || c === '\t').join('');
-  return clean.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
-}
-
-function svgPainter(paper: (p: Point) => Point, scale: number, pictures: ReadonlyMap<string, string>): Painter<string> {
-  const what = ({ role, key }: Mark) => `data-role="${role}" data-key="${escape(key)}"`;
-  return {
-    path: (mark, style) => {
-      const d = pathData(mark.rings, mark.closed, { place: paper, scale, say: mm });
-      return `<path ${what(mark)} ${styleOf(style)} fill-rule="evenodd" d="${d}"/>`;
-    },
-    arc: (mark, style) => {
-      const radius = mm(mark.radius / scale);
-      const [from, to] = [at(paper(mark.from)), at(paper(mark.to))];
-      return `<path ${what(mark)} ${styleOf(style)} d="M ${from} A ${radius} ${radius} 0 0 ${runsClockwise(mark) ? 1 : 0} ${to}"/>`;
-    },
-    text: (mark, { text }) => {
-      const place = paper(mark.at);
-      const font = text?.face === 'title' ? ` font-family="Fraunces, Georgia, serif"` : '';
-      const turn = mark.turn ? ` transform="rotate(${mm(mark.turn)} ${at(place)})"` : '';
-      return `<text ${what(mark)} x="${mm(place.x)}" y="${mm(place.y)}" font-size="${mm(PAPER.lettering * mark.size)}" fill="${INKS[text?.ink ?? 'ink']}" text-anchor="middle" dominant-baseline="central"${font}${turn}>${escape(mark.text)}</text>`;
-    },
-    picture: ({ picture, width, height, shown, matrix, look }) => {
-      const [a, b, c, d, x, y] = matrix;
-      const o = paper({ x, y });
-      const onPaper = [...[a, b, c, d].map((value) => value / scale), o.x, o.y].map((n) => n.toPrecision(9)).join(' ');
-      const part = [shown.left, shown.top, shown.width, shown.height].map(mm) as [string, string, string, string];
-      const filter = `brightness(${look.brightness}) contrast(${look.contrast})${look.inverted ? ' invert(1)' : ''}`;
-      const href = escape(pictures.get(picture)!);
-      return `<g data-role="underlay" transform="matrix(${onPaper})" opacity="${look.opacity}"><svg x="${part[0]}" y="${part[1]}" width="${part[2]}" height="${part[3]}" viewBox="${part.join(' ')}"><image href="${href}" width="${width}" height="${height}" preserveAspectRatio="none" style="filter:${filter}"/></svg></g>`;
-    },
-  };
 }
 
 /** A bar of two metres, or of six feet. */

@@ -49,7 +49,10 @@ export function piecesOfFloor(floor: DerivedFloor, rule: AreaRule): readonly Cou
     ...bodiesApart(floor).flatMap((body) => wallPieces(body, floor, rule.heights, below)),
     ...floor.solids.flatMap((each, i) => solidPiece(each, floor.solids.slice(0, i), floor, below)),
     ...cavitiesOf(floor).map(({ rings }) => plain('cavity', rings, null, below)),
-  ].map((piece) => ({ ...piece, ...rule.judge(piece.facts, units) }));
+    // a wall that lies wholly in others has no piece of its own
+  ]
+    .filter(({ rings }) => rings.length > 0)
+    .map((piece) => ({ ...piece, ...rule.judge(piece.facts, units) }));
 }
 
 export const isBelowGround = ({ plan, floor }: DerivedFloor): boolean => (plan.floors[floor]?.level ?? 0) < 0;

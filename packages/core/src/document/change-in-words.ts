@@ -17,8 +17,9 @@ const TOLD: readonly CollectionName[] = [
   'heights',
   'gaps',
   'walls',
+  'sheets',
 ];
-const BY_THE_WAY: readonly CollectionName[] = ['types', 'corners'];
+const BY_THE_WAY: readonly CollectionName[] = ['types', 'corners', 'frames'];
 /** So many parts are said. */
 const MOST_SAID = 3;
 

@@ -11,4 +11,6 @@ export const OF_JOB: Readonly<Record<keyof Omit<JobDetails, 'usual'>, string>> =
   areaRule: 'the rule for areas',
   besideRule: 'the rule beside it',
   listed: 'what the listing says',
+  drawnBy: 'who draws',
+  disclaimer: 'what sheets say of what can be relied on',
 };

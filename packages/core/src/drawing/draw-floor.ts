@@ -11,7 +11,7 @@ import { declutter } from './declutter';
 import { drawDimension } from './dimensions';
 import { hatch } from './hatch';
 import { boxOf, liesWithin } from './lettering';
-import type { DrawingStyle, Mark } from './marks';
+import type { DrawingStyle, Mark, Role } from './marks';
 import { lineAlong } from './opening-signs';
 import { drawOpening, numberMark } from './openings';
 import { drawStairs, voidMarks } from './stairs';
@@ -72,8 +72,14 @@ export function drawFloorInParts(derived: DerivedFloor, style: DrawingStyle): re
       openEnds.map((corner) => openEndMark(corner, style)),
     ),
   ];
-  return declutter(parts, style.lettering, builtOf(derived), style.over ?? []);
+  const shown = style.hides ? parts.map((part) => without(part, style.hides!)) : parts;
+  return declutter(shown, style.lettering, builtOf(derived), style.over ?? []);
 }
+
+const without = (part: DrawingPart, hidden: ReadonlySet<Role>): DrawingPart => ({
+  ...part,
+  marks: part.marks.filter(({ role }) => !hidden.has(role)),
+});
 
 /** What nothing is written over: walls, and what stands in the rooms. */
 const builtOf = onceFor(({ bodies, solids }: DerivedFloor): readonly Ring[] =>
@@ -129,7 +135,7 @@ const lastRoom = lastFor<DerivedRoom, readonly Mark[]>();
 
 /** Dimensions and label of a room. */
 const roomMarks = (room: DerivedRoom, number: number, style: DrawingStyle): readonly Mark[] =>
-  lastRoom(room, [style.part ? 0 : number, style.lettering, style.units], () => {
+  lastRoom(room, [style.part ? 0 : number, style.lettering, style.units, style.sizes], () => {
     const tight = isTight(room, style.lettering);
     const shown = room.faces.filter(
       (face) => !tight && face.halves[0]!.wall.kind !== 'chalk' && !saidOpposite(face, room, style.lettering),

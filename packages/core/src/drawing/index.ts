@@ -3,6 +3,7 @@ export { drawnBox } from './drawn-box';
 export * from './elevation';
 export * from './form-sign';
 export { lineAlong } from './opening-signs';
+export { lookOf } from './looks';
 export { type LetterBox, boxOf } from './lettering';
 export * from './marks';
 export * from './painter';

@@ -1,4 +1,4 @@
-import { type Point, type Ring, dot, properCrossing, ringContains } from '../geometry';
+import { type Point, type Ring, dot, moved, properCrossing, ringContains } from '../geometry';
 import type { TextMark } from './marks';
 import { STYLES } from './styles';
 
@@ -19,7 +19,7 @@ export interface LetterBox {
 
 /** The room that a text takes, mm of the house; `lettering` is the body height. */
 export function boxOf(
-  { role, at, text, turn, size }: Pick<TextMark, 'role' | 'at' | 'text' | 'turn' | 'size'>,
+  { role, at, text, turn, size, align }: Pick<TextMark, 'role' | 'at' | 'text' | 'turn' | 'size' | 'align'>,
   lettering: number,
 ): LetterBox {
   const angle = (turn * Math.PI) / 180;
@@ -27,7 +27,9 @@ export function boxOf(
   const letter = STYLES[role].text?.face === 'title' ? TITLE_LETTER : LETTER;
   const long = height * (text.length * letter + AIR) * 0.5;
   const high = height * (1 + AIR) * 0.5;
-  return { at, d: { x: Math.cos(angle), y: Math.sin(angle) }, long, high, far: Math.sqrt(long * long + high * high) };
+  const d = { x: Math.cos(angle), y: Math.sin(angle) };
+  const off = align === 'left' ? long : align === 'right' ? -long : 0;
+  return { at: off === 0 ? at : moved(at, d, off), d, long, high, far: Math.sqrt(long * long + high * high) };
 }
 
 /** Two turned rectangles overlap unless a direction of one of their sides parts them. */

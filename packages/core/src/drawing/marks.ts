@@ -48,7 +48,15 @@ export type Role =
   | 'dimension.check'
   | 'opening.number'
   | 'room.name'
-  | 'room.area';
+  | 'room.area'
+  | 'sheet.edge'
+  | 'sheet.line'
+  | 'sheet.fill'
+  | 'sheet.mask'
+  | 'sheet.tape'
+  | 'sheet.title'
+  | 'sheet.text'
+  | 'sheet.small';
 
 interface MarkOf<Kind extends string> {
   readonly kind: Kind;
@@ -81,6 +89,8 @@ export interface TextMark extends MarkOf<'text'> {
   readonly turn: number;
   /** Lettering height as a multiple of the sheet's body height. */
   readonly size: number;
+  /** It begins at its place, or ends there; not given: its middle lies there. */
+  readonly align?: 'left' | 'right';
 }
 
 /** A picture, or the part of it that is shown. */
@@ -108,4 +118,8 @@ export interface DrawingStyle {
   readonly part?: boolean;
   /** What will be laid over the drawing, words and handles: figures make room for it, names stay. */
   readonly over?: readonly LetterBox[];
+  /** What of the plan is left out. */
+  readonly hides?: ReadonlySet<Role>;
+  /** Rooms say how long and wide they are. */
+  readonly sizes?: boolean;
 }

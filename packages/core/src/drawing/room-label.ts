@@ -1,7 +1,7 @@
 import type { DerivedRoom } from '../derived';
-import { type Point, type Ring, flattened } from '../geometry';
+import { type Point, type Ring, dot, flattened } from '../geometry';
 import { lastFor, onceFor } from '../memory';
-import { formatArea, roughly } from '../units';
+import { formatArea, formatLength, roughly } from '../units';
 import { boxOf, liesWithin } from './lettering';
 import type { DrawingStyle, Mark } from './marks';
 
@@ -11,7 +11,8 @@ const SIZES = [1.4, 1.2, 1, 0.85] as const;
 interface Line {
   readonly text: string;
   readonly size: number;
-  readonly area?: boolean;
+  readonly role?: 'room.name' | 'room.area';
+  readonly key?: 'area' | 'size';
 }
 
 /** A way to write the label: its lines, the first on top. */
@@ -22,7 +23,7 @@ type Layout = readonly Line[];
  * area where there is no room for both. Null: not even that fits.
  */
 export const roomLabel = (room: DerivedRoom, style: DrawingStyle): readonly Mark[] | null =>
-  lastLabel(room, [style.lettering, style.units], () => {
+  lastLabel(room, [style.lettering, style.units, style.sizes], () => {
     const rings = flatOutline(room.outline.rings);
     const layout = layouts(room, style).find((each) => fits(each, rings, room.label, style.lettering));
     return layout ? marksOf(layout, room, style) : null;
@@ -47,11 +48,15 @@ const nameOf = (name: string): string => name || 'Unnamed';
 
 const flatOutline = onceFor((rings: readonly Ring[]): readonly Ring[] => rings.map(flattened));
 
-function layouts({ room, rough, measures }: DerivedRoom, { units }: DrawingStyle): readonly Layout[] {
+function layouts(derived: DerivedRoom, style: DrawingStyle): readonly Layout[] {
+  const { room, rough, measures } = derived;
+  const { units } = style;
   const name = nameOf(room.name);
   const text = room.overVoid ? OPEN : roughly(rough, formatArea(measures.area, units));
-  const area: Line = { text, size: 1, area: true };
+  const area: Line = { text, size: 1, role: 'room.area', key: 'area' };
   const small: Line = { ...area, size: 0.85 };
+  const measured = style.sizes && !room.overVoid ? sizeInWords(derived, units) : null;
+  const size: Line | null = measured === null ? null : { text: measured, size: 0.85, role: 'room.area', key: 'size' };
   const whole = SIZES.map((size): Layout => [{ text: name, size }, size < 1 ? small : area]);
   const broken = halves(name);
   const inTwo = broken
@@ -63,7 +68,26 @@ function layouts({ room, rough, measures }: DerivedRoom, { units }: DrawingStyle
     : [];
   const bare = [{ text: name, size: 0.85 }];
   const bareInTwo = broken?.map((text): Line => ({ text, size: 0.85 }));
-  return [...whole.slice(0, 3), ...inTwo, ...whole.slice(3), bare, ...(bareInTwo ? [bareInTwo] : [])];
+  const sized = size ? SIZES.map((of): Layout => [{ text: name, size: of }, of < 1 ? small : area, size]) : [];
+  return [...sized, ...whole.slice(0, 3), ...inTwo, ...whole.slice(3), bare, ...(bareInTwo ? [bareInTwo] : [])];
+}
+
+/** How long and wide a room is: of one with four square corners its walls, of another the least rectangle along its longest wall, “up to”. */
+function sizeInWords({ faces, outline, rough }: DerivedRoom, units: DrawingStyle['units']): string | null {
+  const longest = faces.reduce<(typeof faces)[number] | null>((a, b) => (a && a.length >= b.length ? a : b), null);
+  if (!longest) return null;
+  const { d } = longest;
+  const points = outline.rings.slice(0, 1).flatMap(flattened);
+  const [along, across] = [d, { x: -d.y, y: d.x }].map((way) => {
+    const reach = points.map((p) => dot(p, way));
+    return Math.max(...reach) - Math.min(...reach);
+  }) as [number, number];
+  const [width, depth] = Math.abs(d.x) >= Math.abs(d.y) ? [along, across] : [across, along];
+  const square = faces.length === 4 && faces.every((face) => face.bulge === 0 && Math.abs(dot(face.d, d)) % 1 < 1e-6);
+  const fineness = rough ? 'coarse' : 'fine';
+  const [a, b] = [formatLength(width, units, fineness), formatLength(depth, units, fineness)];
+  const both = units === 'metric' ? `${a.replace(/ m$/, '')} × ${b}` : `${a} × ${b}`;
+  return `${square ? '' : 'up to '}${roughly(rough, both)}`;
 }
 
 /** The name in two lines, broken where they are most alike in length; null where it has no blank. */
@@ -86,18 +110,17 @@ function heights(layout: Layout, lettering: number): readonly number[] {
 
 function fits(layout: Layout, rings: readonly Ring[], { x, y }: Point, lettering: number): boolean {
   const down = heights(layout, lettering);
-  return layout.every(({ text, size, area }, i) => {
-    const role = area ? 'room.area' : 'room.name';
+  return layout.every(({ text, size, role = 'room.name' }, i) => {
     return liesWithin(boxOf({ role, at: { x, y: y + down[i]! }, text, turn: 0, size }, lettering), rings);
   });
 }
 
 function marksOf(layout: Layout, { room, label: { x, y } }: DerivedRoom, { lettering }: DrawingStyle): Mark[] {
   const down = heights(layout, lettering);
-  return layout.map(({ text, size, area }, i) => ({
+  return layout.map(({ text, size, role = 'room.name', key = 'name' }, i) => ({
     kind: 'text',
-    role: area ? 'room.area' : 'room.name',
-    key: area ? `area ${room.id}` : i === 0 ? `name ${room.id}` : `name ${room.id} ${i + 1}`,
+    role,
+    key: key !== 'name' || i === 0 ? `${key} ${room.id}` : `name ${room.id} ${i + 1}`,
     unit: `label ${room.id}`,
     at: { x, y: y + down[i]! },
     text,

@@ -1,7 +1,7 @@
 import type { Role } from './marks';
 
-/** Inks by what they are for; a painter has a colour for each. `floor` is that of the floor and of paper, `tick` that of what is taped, `alarm` that of what is open. */
-export type Ink = 'ink' | 'soft' | 'wall' | 'floor' | 'solid' | 'glass' | 'tick' | 'alarm';
+/** Inks by what they are for; a painter has a colour for each. `floor` is that of the floor and of paper, `brass` that of the tape along the foot of a sheet, `tick` that of what is taped, `alarm` that of what is open. */
+export type Ink = 'ink' | 'soft' | 'wall' | 'floor' | 'solid' | 'glass' | 'tick' | 'alarm' | 'brass';
 /** How broad a line is, from the finest. */
 export type Weight = 'edge' | 'fine' | 'thin' | 'firm' | 'medium' | 'bold' | 'broad';
 export type Dashes = 'rough' | 'scaled' | 'check' | 'hidden' | 'chalk';
@@ -82,4 +82,12 @@ export const STYLES: Readonly<Record<Role, RoleStyle>> = {
   'dimension.tick': line('tick', 'broad'),
   'room.name': lettered(NONE, 'ink', 'title'),
   'room.area': lettered(NONE, 'soft'),
+  'sheet.edge': line('ink', 'medium'),
+  'sheet.line': line('ink', 'thin'),
+  'sheet.fill': area('ink', 'ink', 'edge'),
+  'sheet.mask': { ...NONE, fill: { ink: 'floor' } },
+  'sheet.tape': area('brass', 'ink', 'thin'),
+  'sheet.title': lettered(NONE, 'ink', 'title'),
+  'sheet.text': lettered(NONE),
+  'sheet.small': lettered(NONE, 'soft'),
 };

@@ -9,4 +9,5 @@ export { footHeight, higherHeight } from './slopes';
 export { USUAL_SOLID } from './solids';
 export * from './repair';
 export * from './seen-rooms';
+export type { AddSheets } from './sheets';
 export type { StairChange } from './stairs';

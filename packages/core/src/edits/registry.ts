@@ -18,6 +18,7 @@ import { readingsEdits } from './readings';
 import { removeWallEdits } from './remove-wall';
 import { roofsEdits } from './roofs';
 import { roomsEdits } from './rooms';
+import { sheetsEdits } from './sheets';
 import { slopesEdits } from './slopes';
 import { solidsEdits } from './solids';
 import { stairsEdits } from './stairs';
@@ -50,6 +51,7 @@ export const EDITS = {
   ...removeWallEdits,
   ...roofsEdits,
   ...roomsEdits,
+  ...sheetsEdits,
   ...slopesEdits,
   ...solidsEdits,
   ...stairsEdits,

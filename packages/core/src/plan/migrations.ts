@@ -79,6 +79,14 @@ const STEPS: Record<number, (plan: Loose) => Loose> = {
     slopes: {},
     breaks: {},
   }),
+  // sheets
+  12: (plan) => ({
+    ...plan,
+    schema: 13,
+    job: isObject(plan['job']) ? { drawnBy: '', disclaimer: '', ...plan['job'] } : plan['job'],
+    sheets: {},
+    frames: {},
+  }),
 };
 
 /** In the order they were made, by floor and kind. */

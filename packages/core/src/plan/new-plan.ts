@@ -38,6 +38,8 @@ export function newPlan(job: Partial<JobDetails> & { name: string }): Plan {
       areaRule: usualAreaRule(units),
       besideRule: null,
       listed: null,
+      drawnBy: '',
+      disclaimer: '',
       ...job,
     },
     ...none,

@@ -17,12 +17,14 @@ export {
 export * from './kinds/breaks';
 export * from './kinds/corners';
 export * from './kinds/floors';
+export * from './kinds/frames';
 export * from './kinds/gaps';
 export * from './kinds/heights';
 export * from './kinds/opening-types';
 export * from './kinds/openings';
 export * from './kinds/readings';
 export * from './kinds/rooms';
+export * from './kinds/sheets';
 export * from './kinds/slopes';
 export * from './kinds/solids';
 export * from './kinds/stairs';
@@ -32,7 +34,7 @@ export * from './kinds/walls';
 export * from './values';
 
 /** Version of the document, see migrations. */
-export const SCHEMA_VERSION = 12;
+export const SCHEMA_VERSION = 13;
 
 export type Units = 'metric' | 'imperial';
 
@@ -77,6 +79,9 @@ export interface JobDetails {
   readonly besideRule: AreaRuleName | null;
   /** What the listing says the home has, mm². */
   readonly listed: number | null;
+  /** Whose name stands on the sheets, and what they say of what can be relied on. */
+  readonly drawnBy: string;
+  readonly disclaimer: string;
 }
 
 /**

@@ -23,6 +23,8 @@ export const jobDetailsSchema = z.object({
   areaRule: z.enum(AREA_RULES),
   besideRule: z.enum(AREA_RULES).nullable(),
   listed: z.number().positive().max(1e12).nullable(),
+  drawnBy: nameOf('A name'),
+  disclaimer: note,
 });
 
 const collections = Object.fromEntries(

@@ -38,6 +38,7 @@ const inksOf = (c: HouseColours): Record<Ink, string> => ({
   glass: c.tints.water,
   tick: c.brassDeep,
   alarm: c.clay,
+  brass: c.brass,
 });
 
 /** Paints on the screen; lettering is so high, mm of the house. Pictures lie in a layer of their own under the drawing. */

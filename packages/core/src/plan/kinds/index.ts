@@ -2,6 +2,7 @@ import type { Collection, Id } from '../values';
 import { type Break, breakKind } from './breaks';
 import { type Corner, cornerKind } from './corners';
 import { type Floor, floorKind } from './floors';
+import { type SheetFrame, frameKind } from './frames';
 import { type GapReading, gapKind } from './gaps';
 import { type HeightReading, heightKind } from './heights';
 import type { CollectionName, Kind } from './kind';
@@ -9,6 +10,7 @@ import { type OpeningType, openingTypeKind } from './opening-types';
 import { type PlacedOpening, openingKind } from './openings';
 import { type Reading, readingKind } from './readings';
 import { type Room, roomKind } from './rooms';
+import { type Sheet, sheetKind } from './sheets';
 import { type Slope, slopeKind } from './slopes';
 import { type Solid, solidKind } from './solids';
 import { type Stair, stairKind } from './stairs';
@@ -33,6 +35,8 @@ export interface Entities {
   readonly heights: HeightReading;
   readonly gaps: GapReading;
   readonly underlays: Underlay;
+  readonly sheets: Sheet;
+  readonly frames: SheetFrame;
 }
 
 export type Collections = { readonly [C in CollectionName]: Collection<Entities[C]> };
@@ -54,6 +58,8 @@ export const KINDS: { readonly [C in CollectionName]: Kind<Entities[C], Collecti
   heights: heightKind,
   gaps: gapKind,
   underlays: underlayKind,
+  sheets: sheetKind,
+  frames: frameKind,
 };
 
 export const COLLECTIONS = Object.keys(KINDS) as readonly CollectionName[];

@@ -16,7 +16,12 @@ export type CollectionName =
   | 'readings'
   | 'heights'
   | 'gaps'
-  | 'underlays';
+  | 'underlays'
+  | 'sheets'
+  | 'frames';
+
+/** Of pages, which show the house: nothing that follows from a floor depends on them. */
+export const ON_NO_FLOOR = '';
 
 /** Fields that say one thing together, and what it is called: two people can change what is apart without one undoing the other. */
 export interface Together {
@@ -90,7 +95,7 @@ export interface Kind<E, P> {
   /** More than any house has, and no more than can be worked out while one waits. */
   readonly most: number;
   readonly schema: z.ZodObject & z.ZodType<E>;
-  /** The floor it is on; undefined for what belongs to the whole house. */
+  /** The floor it is on; undefined for what belongs to the whole house, `ON_NO_FLOOR` for what is no part of a house. */
   readonly floorOf: (entity: E, plan: P) => Id | undefined;
   /** Is it seen on this other floor too, so that what follows from that floor depends on it? */
   readonly reaches?: (entity: E, plan: P, floor: Id) => boolean;

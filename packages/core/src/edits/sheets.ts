@@ -1,0 +1,131 @@
+import { type Draft, Refusal } from '../plan/draft';
+import { dropWithAll } from '../plan/footing';
+import { type SheetFrame, type Id, LONGEST_REVISION, type Sheet } from '../plan/plan';
+import { edit } from './edit';
+import { requireName } from './require';
+
+type NewFrame = Omit<SheetFrame, 'id' | 'sheet'>;
+
+export interface AddSheets {
+  readonly kind: 'addSheets';
+  readonly sheets: readonly (Pick<Sheet, 'name' | 'paper' | 'across'> & { readonly frames: readonly NewFrame[] })[];
+}
+
+/** After those that are there. */
+function addSheets(draft: Draft, { sheets }: AddSheets): Id | undefined {
+  if (sheets.length === 0) throw new Refusal('There is nothing to lay out yet: draw a room first.');
+  let order = 1 + Math.max(-1, ...Object.values(draft.sheets).map((each) => each.order));
+  const made = sheets.map(({ name, paper, across, frames }) => {
+    const id = draft.newId();
+    draft.put('sheets', { id, name: requireName(name), paper, across, order: order++, revision: '' });
+    for (const frame of frames) draft.put('frames', { ...frame, id: draft.newId(), sheet: id });
+    return id;
+  });
+  return made[0];
+}
+
+export interface ChangeSheet {
+  readonly kind: 'changeSheet';
+  readonly sheet: Id;
+  readonly name?: string;
+  /** With where what is on it goes. */
+  readonly page?: Pick<Sheet, 'paper' | 'across'> & {
+    readonly frames: readonly Pick<SheetFrame, 'id' | 'at' | 'scale'>[];
+  };
+  readonly revision?: string;
+}
+
+function changeSheet(draft: Draft, { sheet: id, name, page, revision }: ChangeSheet): void {
+  const sheet = requireSheet(draft, id);
+  if (revision !== undefined && revision.trim().length > LONGEST_REVISION)
+    throw new Refusal(`A revision is a letter or a few: ${LONGEST_REVISION} characters at most.`);
+  draft.put('sheets', {
+    ...sheet,
+    ...(name !== undefined && { name: requireName(name) }),
+    ...(page && { paper: page.paper, across: page.across }),
+    ...(revision !== undefined && { revision: revision.trim() }),
+  });
+  for (const { id: frame, at, scale } of page?.frames ?? [])
+    draft.put('frames', { ...requireFrame(draft, frame), at, scale });
+}
+
+export interface OrderSheet {
+  readonly kind: 'orderSheet';
+  readonly sheet: Id;
+  readonly by: 1 | -1;
+}
+
+/** It changes places with the one before or after it. */
+function orderSheet(draft: Draft, { sheet: id, by }: OrderSheet): void {
+  const sheet = requireSheet(draft, id);
+  const sorted = Object.values(draft.sheets).sort((a, b) => a.order - b.order);
+  const at = sorted.indexOf(sheet);
+  if (!sorted[at + by]) return;
+  sorted.splice(at + by, 0, ...sorted.splice(at, 1));
+  sorted.forEach((each, order) => each.order !== order && draft.put('sheets', { ...each, order }));
+}
+
+export interface RemoveSheet {
+  readonly kind: 'removeSheet';
+  readonly sheet: Id;
+}
+
+function removeSheet(draft: Draft, { sheet }: RemoveSheet): void {
+  requireSheet(draft, sheet);
+  dropWithAll(draft, 'sheets', sheet, 'wanted');
+}
+
+export interface AddFrame {
+  readonly kind: 'addFrame';
+  readonly sheet: Id;
+  readonly frame: NewFrame;
+}
+
+function addFrame(draft: Draft, { sheet, frame }: AddFrame): Id {
+  requireSheet(draft, sheet);
+  const id = draft.newId();
+  draft.put('frames', { ...frame, id, sheet });
+  return id;
+}
+
+export interface ChangeFrame {
+  readonly kind: 'changeFrame';
+  readonly frame: Id;
+  readonly to?: Partial<Pick<SheetFrame, 'at' | 'scale' | 'look'>>;
+}
+
+function changeFrame(draft: Draft, { frame, to }: ChangeFrame): void {
+  draft.put('frames', { ...requireFrame(draft, frame), ...to });
+}
+
+export interface RemoveFrame {
+  readonly kind: 'removeFrame';
+  readonly frame: Id;
+}
+
+function removeFrame(draft: Draft, { frame }: RemoveFrame): void {
+  requireFrame(draft, frame);
+  draft.drop('frames', frame);
+}
+
+function requireSheet(draft: Draft, id: Id): Sheet {
+  const sheet = Object.hasOwn(draft.sheets, id) ? draft.sheets[id] : undefined;
+  if (!sheet) throw new Refusal('That sheet is no longer there.');
+  return sheet;
+}
+
+function requireFrame(draft: Draft, id: Id): SheetFrame {
+  const frame = Object.hasOwn(draft.frames, id) ? draft.frames[id] : undefined;
+  if (!frame) throw new Refusal('That part of the sheet is no longer there.');
+  return frame;
+}
+
+export const sheetsEdits = {
+  addSheets: edit<AddSheets>(({ sheets }) => (sheets.length === 1 ? 'add a sheet' : 'lay out sheets'), addSheets),
+  changeSheet: edit<ChangeSheet>('change sheet', changeSheet),
+  orderSheet: edit<OrderSheet>('order sheets', orderSheet),
+  removeSheet: edit<RemoveSheet>('remove sheet', removeSheet),
+  addFrame: edit<AddFrame>('put on the sheet', addFrame),
+  changeFrame: edit<ChangeFrame>(({ to }) => (to?.at ? 'move on the sheet' : 'change on the sheet'), changeFrame),
+  removeFrame: edit<RemoveFrame>('take off the sheet', removeFrame),
+};

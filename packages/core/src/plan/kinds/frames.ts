@@ -1,0 +1,71 @@
+import { z } from 'zod';
+import type { Id } from '../values';
+import { id, place } from './fields';
+import { type Kind, ON_NO_FLOOR, type Reference, together } from './kind';
+
+/** What of the plan shows in a drawing, by name. */
+export const LOOKS = ['on site', 'for the client', 'for the builder', 'bare'] as const;
+export type LookName = (typeof LOOKS)[number];
+
+/** What a frame shows: the plan of a floor, its doors and windows, its rooms, or how the house is counted. */
+export type FrameShows =
+  { readonly kind: 'plan' | 'openings' | 'rooms'; readonly floor: Id } | { readonly kind: 'areas' };
+
+/** A part of a sheet. */
+export interface SheetFrame {
+  readonly id: Id;
+  readonly sheet: Id;
+  readonly shows: FrameShows;
+  /** Where its middle lies, mm on paper from the upper left corner of the page. */
+  readonly at: { readonly x: number; readonly y: number };
+  /** 50 for 1:50; tables have none to keep. */
+  readonly scale: number;
+  readonly look: LookName;
+}
+
+/** The longest scale a frame has: 1 to so much. */
+export const MOST_SCALE = 10_000;
+
+const onSheet: Reference<SheetFrame, object> = {
+  to: 'sheets',
+  ids: ({ sheet }) => [sheet],
+  with: (frame, other) => ({ ...frame, sheet: other(frame.sheet) }),
+  lost: () => 'Something is on no sheet.',
+  elsewhere: null,
+  gone: 'drop',
+};
+
+const ofFloor: Reference<SheetFrame, object> = {
+  to: 'floors',
+  ids: ({ shows }) => ('floor' in shows ? [shows.floor] : []),
+  with: (frame, other) =>
+    'floor' in frame.shows ? { ...frame, shows: { ...frame.shows, floor: other(frame.shows.floor) } } : frame,
+  lost: () => 'A sheet shows a floor that is not there.',
+  elsewhere: null,
+  gone: 'drop',
+};
+
+export const frameKind: Kind<SheetFrame, object> = {
+  one: 'part of a sheet',
+  many: 'parts of sheets',
+  most: 2000,
+  schema: z.object({
+    id,
+    sheet: id,
+    shows: z.discriminatedUnion('kind', [
+      z.object({ kind: z.enum(['plan', 'openings', 'rooms']), floor: id }),
+      z.object({ kind: z.literal('areas') }),
+    ]),
+    at: place,
+    scale: z.number().min(1).max(MOST_SCALE),
+    look: z.enum(LOOKS),
+  }),
+  floorOf: () => ON_NO_FLOOR,
+  together: [
+    together('what it shows', 'shows'),
+    together('the place', 'at'),
+    together('the scale', 'scale'),
+    together('the look', 'look'),
+  ],
+  refers: [onSheet, ofFloor],
+};

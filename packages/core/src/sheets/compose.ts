@@ -1,0 +1,121 @@
+import { type Box, type Point, boxesMeet } from '../geometry';
+import type { Mark } from '../drawing';
+import type { Id, Plan, Sheet, SheetFrame } from '../plan/plan';
+import { drawContent } from './frame-drawing';
+import { onPaper } from './paper-marks';
+import { type Size, SCALES, pageSize, scaleInWords } from './papers';
+import { type Area, explained, partsOfPage, titleBlock } from './title-block';
+
+/** A part of a page: where it lies, mm, and whether all of it is where one draws. */
+export interface PageFrame {
+  readonly id: Id;
+  /** “Ground floor”, “Doors and windows, Ground floor”. */
+  readonly name: string;
+  readonly box: Box;
+  readonly fits: boolean;
+}
+
+/** A sheet as it prints. Marks in mm on paper from its upper left corner, in painting order. */
+export interface Page extends Size {
+  readonly sheet: Sheet;
+  readonly number: number;
+  /** Job and sheet, for the title of a file. */
+  readonly title: string;
+  readonly marks: readonly Mark[];
+  readonly frames: readonly PageFrame[];
+  /** What is wrong with it, in plain sentences. */
+  readonly says: readonly string[];
+}
+
+/** What is written on a page besides what the plan knows. */
+export interface Written {
+  /** “29 November 2026” */
+  readonly date: string;
+}
+
+export const sheetsInOrder = ({ sheets }: Pick<Plan, 'sheets'>): readonly Sheet[] =>
+  Object.values(sheets).sort((a, b) => a.order - b.order);
+
+export const framesOf = ({ frames }: Pick<Plan, 'frames'>, sheet: Id): readonly SheetFrame[] =>
+  Object.values(frames).filter((frame) => frame.sheet === sheet);
+
+/** The page of a sheet; null where there is none of that id. */
+export function composeSheet(plan: Plan, id: Id, { date }: Written): Page | null {
+  const all = sheetsInOrder(plan);
+  const sheet = all.find((each) => each.id === id);
+  if (!sheet) return null;
+  const number = all.indexOf(sheet) + 1;
+  const { drawing } = partsOfPage(sheet);
+  const placed = framesOf(plan, id).map((frame) => {
+    const drawn = drawContent(plan, frame);
+    return { frame, drawn, box: boxOn(frame.at, drawn) };
+  });
+  const marks = placed.flatMap(({ frame, drawn, box }) =>
+    onPaper(drawn.marks, { scale: 1, from: ORIGIN, to: { x: box.minX, y: box.minY }, key: `${frame.id} ` }),
+  );
+  const frames = placed.map(({ frame, box }) => ({
+    ...{ id: frame.id, name: nameOf(plan, frame), box, fits: isWithin(box, drawing) },
+  }));
+  const scales = [...new Set(placed.flatMap(({ frame }) => (frame.shows.kind === 'plan' ? [frame.scale] : [])))];
+  const [scale] = scales;
+  const scaleSaid = scale === undefined ? '–' : scales.length > 1 ? 'as drawn' : scaleInWords(scale, plan.job.units);
+  const explains = explained(plan, sheet, marks);
+  return {
+    ...pageSize(sheet),
+    sheet,
+    number,
+    title: `${plan.job.name}, ${sheet.name}`,
+    marks: [
+      ...marks,
+      ...titleBlock(plan, sheet, { scale: scaleSaid, date, number, of: all.length }),
+      ...explains.marks,
+    ],
+    frames,
+    says: [
+      ...explains.says,
+      ...placed.flatMap(({ frame }, i) => (frames[i]!.fits ? [] : [outside(plan, sheet, frame)])),
+      ...frames.flatMap((one, i) =>
+        frames
+          .slice(i + 1)
+          .filter((other) => boxesMeet(one.box, other.box))
+          .map((other) => `${one.name} and ${other.name} lie over each other.`),
+      ),
+    ],
+  };
+}
+
+const ORIGIN: Point = { x: 0, y: 0 };
+
+/** mm of paper by which a drawing may touch the edge it is drawn within. */
+const SLACK = 0.01;
+
+const boxOn = (at: Point, { width, height }: Size): Box => ({
+  minX: at.x - width / 2,
+  minY: at.y - height / 2,
+  maxX: at.x + width / 2,
+  maxY: at.y + height / 2,
+});
+
+const isWithin = (box: Box, { x, y, width, height }: Area): boolean =>
+  box.minX >= x - SLACK && box.minY >= y - SLACK && box.maxX <= x + width + SLACK && box.maxY <= y + height + SLACK;
+
+/** What a frame is called. */
+export function nameOf(plan: Plan, { shows }: Pick<SheetFrame, 'shows'>): string {
+  if (shows.kind === 'areas') return 'Areas';
+  const floor = plan.floors[shows.floor]?.name || 'A floor';
+  return shows.kind === 'plan' ? floor : `${shows.kind === 'openings' ? 'Doors and windows' : 'Rooms'}, ${floor}`;
+}
+
+/** Why a part of a page is not wholly on it, and what would help. */
+function outside(plan: Plan, sheet: Sheet, frame: SheetFrame): string {
+  const { drawing } = partsOfPage(sheet);
+  const { units } = plan.job;
+  const name = nameOf(plan, frame);
+  const fits = ({ width, height }: Size) => width <= drawing.width + SLACK && height <= drawing.height + SLACK;
+  if (fits(drawContent(plan, frame))) return `${name} reaches beyond the page. Move it.`;
+  const on = `${sheet.paper} ${sheet.across ? 'across' : 'upright'}`;
+  if (frame.shows.kind !== 'plan') return `${name} is too large for ${on}. Take a larger page.`;
+  const smaller = SCALES[units].find((scale) => scale > frame.scale && fits(drawContent(plan, { ...frame, scale })));
+  const help = smaller ? `${scaleInWords(smaller, units)} would.` : 'Take a larger page.';
+  return `${name} at ${scaleInWords(frame.scale, units)} does not fit on ${on}: ${help}`;
+}
