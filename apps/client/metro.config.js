@@ -4,6 +4,7 @@ const cutToSize = require('./scripts/cut-to-size.cjs');
 
 const config = getDefaultConfig(__dirname);
 const standard = config.resolver.resolveRequest;
+const noOperations = require.resolve('./src/ml-matrix-operations.ts');
 const englishOnly = require.resolve('./src/zod-locales.ts');
 // signs are paths of our own choice (ui/icons.ts): the font of all of them stays out
 const unusedOnWeb = /^(react-native-reanimated|react-native-worklets|@expo\/vector-icons(\/.*)?)$/;
@@ -28,9 +29,11 @@ const partsUsed = new Map([
 // application never uses are left out, and of some large packages come the parts that are used.
 config.resolver.resolveRequest = (context, name, platform) => {
   if (platform === 'web' && unusedOnWeb.test(name)) return { type: 'empty' };
-  // singular values, which are worked out nowhere
-  if (platform === 'web' && name === './dc/svd' && context.originModulePath.includes('/ml-matrix/'))
-    return { type: 'empty' };
+  // singular values, which are worked out nowhere; sines of matrices and a hundred more
+  if (platform === 'web' && context.originModulePath.includes('/ml-matrix/')) {
+    if (name === './dc/svd') return { type: 'empty' };
+    if (name === './mathOperations') return { type: 'sourceFile', filePath: noOperations };
+  }
   if (name.endsWith('../locales/index.js') && context.originModulePath.includes('/zod/')) {
     return { type: 'sourceFile', filePath: englishOnly };
   }

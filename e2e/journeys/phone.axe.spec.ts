@@ -14,7 +14,9 @@ async function clean(page: Page, view: string): Promise<void> {
   expect.soft(said).toEqual([]);
 }
 
-test('every main view can be used by everybody, as far as axe can tell', async ({ page }) => {
+test('from the list of jobs to a wall, every view can be used by everybody, as far as axe can tell', async ({
+  page,
+}) => {
   await page.goto('/');
   await page.getByRole('link', { name: /^Ferry House/ }).waitFor();
   await clean(page, 'jobs');
@@ -40,7 +42,11 @@ test('every main view can be used by everybody, as far as axe can tell', async (
   await clean(page, 'tray');
   await page.getByRole('tab', { name: 'Made of' }).tap();
   await clean(page, 'made of');
-  await key(page, 'Done').tap();
+});
+
+test('and every part of a job, stairs, slopes, sheets and the desk', async ({ page }) => {
+  await page.goto('/job/ferry-house');
+  await page.getByTestId('job-total').waitFor();
   for (const [part, shown] of [
     ['Floors', 'floors'],
     ['Openings', 'schedule'],
@@ -52,7 +58,18 @@ test('every main view can be used by everybody, as far as axe can tell', async (
     await page.getByTestId(shown).getByRole('button').nth(1).waitFor();
     await clean(page, part);
   }
-  await page.getByRole('tab', { name: 'This job' }).tap();
+  await page.getByRole('tab', { name: 'Sheets' }).tap();
+  await key(page, /^A page a floor/).tap();
+  const sheet = key(page, /^Sheet 2, Ground floor/);
+  await sheet.locator('img').waitFor();
+  await clean(page, 'sheets');
+  await sheet.tap();
+  await page.getByTestId('frame Ground floor').waitFor();
+  await clean(page, 'a sheet');
+  await key(page, 'Words').tap();
+  await clean(page, 'words of a sheet');
+  await page.getByRole('tab', { name: 'Plan' }).tap();
+  await key(page, /^Ferry House: name, address/).tap();
   await page.getByLabel('Name (can wait)').waitFor();
   await clean(page, 'this job');
   await key(page, 'Back to the plan').tap();

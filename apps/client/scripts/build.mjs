@@ -16,7 +16,8 @@ const exported = spawnSync('npx', ['expo', 'export', '-p', 'web'], { cwd: client
 if (exported.status !== 0) process.exit(exported.status ?? 1);
 
 // what reads PDFs loads itself when one is brought in: it is kept as it comes
-const pdf = join(dirname(createRequire(import.meta.url).resolve('pdfjs-dist/package.json')), 'build');
+const require = createRequire(import.meta.url);
+const pdf = join(dirname(require.resolve('pdfjs-dist/package.json')), 'build');
 mkdirSync(join(dist, 'pdf'), { recursive: true });
 for (const file of ['pdf.min.mjs', 'pdf.worker.min.mjs']) cpSync(join(pdf, file), join(dist, 'pdf', file));
 
@@ -28,6 +29,14 @@ for (const entry of readdirSync(dist, { recursive: true, withFileTypes: true }))
   const path = join(entry.parentPath, entry.name);
   writeFileSync(path, await subset(readFileSync(path), LETTERS, { targetFormat: 'sfnt' }));
 }
+
+// a PDF takes of a face what it needs, whatever a person has written: for that they are there whole
+mkdirSync(join(dist, 'fonts'), { recursive: true });
+for (const [name, font] of [
+  ['text', 'atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular'],
+  ['title', 'fraunces/600SemiBold/Fraunces_600SemiBold'],
+])
+  cpSync(require.resolve(`@expo-google-fonts/${font}.ttf`), join(dist, 'fonts', `${name}.ttf`));
 
 const { count, size, warnings } = await generateSW({
   swDest: join(dist, 'service-worker.js'),

@@ -9,6 +9,7 @@ import { type Area, explained, partsOfPage, titleBlock } from './title-block';
 /** A part of a page: where it lies, mm, and whether all of it is where one draws. */
 export interface PageFrame {
   readonly id: Id;
+  readonly frame: SheetFrame;
   /** “Ground floor”, “Doors and windows, Ground floor”. */
   readonly name: string;
   readonly box: Box;
@@ -54,7 +55,7 @@ export function composeSheet(plan: Plan, id: Id, { date }: Written): Page | null
     onPaper(drawn.marks, { scale: 1, from: ORIGIN, to: { x: box.minX, y: box.minY }, key: `${frame.id} ` }),
   );
   const frames = placed.map(({ frame, box }) => ({
-    ...{ id: frame.id, name: nameOf(plan, frame), box, fits: isWithin(box, drawing) },
+    ...{ id: frame.id, frame, name: nameOf(plan, frame), box, fits: isWithin(box, drawing) },
   }));
   const scales = [...new Set(placed.flatMap(({ frame }) => (frame.shows.kind === 'plan' ? [frame.scale] : [])))];
   const [scale] = scales;

@@ -1,5 +1,5 @@
 export { type Page, type PageFrame, type Written, composeSheet, framesOf, sheetsInOrder } from './compose';
 export { LETTERING } from './paper-marks';
 export { SCALES, pageSize, scaleInWords } from './papers';
-export { SHEET_SETS, type SheetSet, layOut, onOtherPage, partFor } from './sets';
+export { SHEET_SETS, type SheetSet, layOut, onOtherPage, partFor, scalesFor } from './sets';
 export { partsOfPage } from './title-block';

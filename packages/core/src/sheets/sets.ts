@@ -4,7 +4,7 @@ import type { Point } from '../geometry';
 import { type LookName, type Plan, type Sheet, type SheetFrame, floorsInOrder } from '../plan/plan';
 import { framesOf } from './compose';
 import { type Content, drawContent } from './frame-drawing';
-import { SCALES, type Size } from './papers';
+import { SCALES, type Size, scaleInWords } from './papers';
 import { partsOfPage } from './title-block';
 
 /** Ready-made sets of sheets. */
@@ -184,6 +184,20 @@ function freePlace(size: Size, area: Size & Point, taken: readonly (Size & Point
     }
   }
   return null;
+}
+
+/** The usual scales for a plan on a sheet, said, and whether it fits there at each; none for tables. */
+export function scalesFor(
+  plan: Plan,
+  sheet: PaperOf,
+  frame: SheetFrame,
+): { readonly scale: number; readonly words: string; readonly fits: boolean }[] {
+  if (frame.shows.kind !== 'plan') return [];
+  const { drawing } = partsOfPage(sheet);
+  return SCALES[plan.job.units].map((scale) => ({
+    ...{ scale, words: scaleInWords(scale, plan.job.units) },
+    fits: fitsIn(drawContent(plan, { ...frame, scale }), drawing),
+  }));
 }
 
 /** What is on a sheet on another page: where each part goes, in the same share of it, and no larger than it was. */

@@ -144,7 +144,7 @@ function explained(
   const b = new Matrix(columns.map((column) => [...column])).transpose();
   const half = b.transpose().mmul(precision).mmul(b);
   // the same to the last digit on both sides, as the library wants it
-  const s = half.clone().add(half.transpose()).mul(0.5);
+  const s = new Matrix(half.to2DArray().map((row, i) => row.map((value, j) => (value + half.get(j, i)) / 2)));
   for (let i = 0; i < columns.length; i += 1) s.set(i, i, s.get(i, i) + deviation ** -2);
   const g = b.transpose().mmul(pull);
   const factors = new CholeskyDecomposition(s);

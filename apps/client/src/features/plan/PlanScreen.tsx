@@ -28,7 +28,7 @@ import { usePrinting } from './printing';
 import { CalmStrip } from './strip/CalmStrip';
 import { useFollow } from './use-follow';
 import { viewActions } from './view-slice';
-import { WalkList } from './walk/WalkList';
+import { WalkList } from './walk/pieces';
 
 /** One job on its sheet: on a phone the sheet with everything at its foot, on a wide screen ledger, sheet and inspector. */
 export function PlanScreen({ id, part }: { id: string; part: string | null }) {

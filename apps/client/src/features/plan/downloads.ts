@@ -1,9 +1,11 @@
 import { type DerivedFloor, type Plan, deriveFloor, shortened } from '@velvet-tape/core';
 import type { AppDispatch, Command } from '../../store/store';
+import { dataUrl } from '../../pictures/data-url';
 import { pictureOf } from '../../sync/pictures';
 import { planActions } from './plan-slice';
 import { sayTrouble } from './underlay/work';
-import { type Row, floorToSvg, readingRows, roomRows, scheduleRows, scheduleSheets } from '@velvet-tape/formats';
+import { type Row, floorToSvg } from '@velvet-tape/formats';
+import { filesWorker } from './files-worker';
 
 export function download(name: string, type: string, content: BlobPart): void {
   const url = URL.createObjectURL(new Blob([content], { type }));
@@ -46,14 +48,6 @@ export const downloadSvg =
     }
   };
 
-const dataUrl = (blob: Blob): Promise<string> =>
-  new Promise((resolve, reject) => {
-    const reader = new FileReader();
-    reader.onload = () => resolve(String(reader.result));
-    reader.onerror = () => reject(new Error('The picture could not be read.'));
-    reader.readAsDataURL(blob);
-  });
-
 /** Hands out a file; where what makes it can't be had, that is said. */
 const handed =
   (make: () => Promise<void>) =>
@@ -68,29 +62,33 @@ const handed =
     });
 
 /** A table as CSV; the mark at its beginning tells spreadsheets that it is UTF-8. */
-const handedTable = (name: string, rows: () => readonly Row[]) =>
+const handedTable = (name: string, rows: () => readonly Row[] | Promise<readonly Row[]>) =>
   handed(async () => {
     const { toCsv } = await import('@velvet-tape/formats/csv');
-    download(`${name}.csv`, 'text/csv', `\uFEFF${toCsv(rows())}`);
+    download(`${name}.csv`, 'text/csv', `\uFEFF${toCsv(await rows())}`);
   });
+const rowsOf = async (what: 'rooms' | 'readings' | 'openings', plan: Plan, floor = ''): Promise<readonly Row[]> =>
+  (await filesWorker()).rows(what, plan, floor);
 
 /** The rooms of the job as CSV. */
-export const downloadRooms = (plan: Plan) => handedTable(`${fileName(plan.job.name)}-rooms`, () => roomRows(plan));
+export const downloadRooms = (plan: Plan) =>
+  handedTable(`${fileName(plan.job.name)}-rooms`, () => rowsOf('rooms', plan));
 
 /** The readings of a floor as CSV. */
 export const downloadReadings = (floor: DerivedFloor) =>
-  handedTable(`${floorFileName(floor)}-readings`, () => readingRows(floor));
+  handedTable(`${floorFileName(floor)}-readings`, () => rowsOf('readings', floor.plan, floor.floor));
 
 /** The doors and windows of a floor as CSV. */
 export const downloadOpenings = (floor: DerivedFloor) =>
-  handedTable(`${floorFileName(floor)}-doors-and-windows`, () => scheduleRows(floor));
+  handedTable(`${floorFileName(floor)}-doors-and-windows`, () => rowsOf('openings', floor.plan, floor.floor));
 
 /** The same, and the glazing of rooms, as a workbook. */
 export const downloadWorkbook = (floor: DerivedFloor) =>
   handed(async () => {
     const { toXlsx } = await import('@velvet-tape/formats/xlsx');
     const { name } = floor.plan.job;
-    download(`${floorFileName(floor)}-doors-and-windows.xlsx`, XLSX, await toXlsx(name, scheduleSheets(floor)));
+    const book = await (await filesWorker()).book(floor.plan, floor.floor);
+    download(`${floorFileName(floor)}-doors-and-windows.xlsx`, XLSX, await toXlsx(name, book));
   });
 
 /** Rows of the job that were made by who shows them, as CSV. */

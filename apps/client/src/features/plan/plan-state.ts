@@ -152,7 +152,7 @@ export interface PlanState {
   panel: Panel | null;
   readingAlong: ReadingAlong | null;
   /** The list that is open, or what is known of the job as a whole. */
-  listing: 'readings' | 'openings' | 'areas' | 'floors' | 'history' | 'keys' | 'details' | null;
+  listing: 'readings' | 'openings' | 'areas' | 'floors' | 'sheets' | 'history' | 'keys' | 'details' | null;
   /** Where it was asked why the floor counts. */
   pointed: { readonly x: number; readonly y: number } | null;
   /** The room that was just drawn and waits for a name. */

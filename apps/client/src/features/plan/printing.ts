@@ -5,6 +5,8 @@ import { useStore } from 'react-redux';
 import type { RootState } from '../../store/store';
 
 const PLACE = 'printed-plan';
+/** Where sheets are while they are printed: then it is they that are. */
+export const PRINTED = 'printed-sheets';
 /** Scales of drawing offices (ISO 5455), the largest that fits is taken. */
 const SCALES = [20, 25, 50, 100, 200, 500];
 /** What a printer leaves of A4, mm. */
@@ -21,7 +23,7 @@ export function usePrinting(): void {
     const show = () => {
       clear();
       const { plan, floor } = store.getState().plan;
-      if (!plan) return;
+      if (!plan || document.getElementById(PRINTED)) return;
       const page = printedPage(plan, floor);
       const place = document.createElement('div');
       place.id = PLACE;

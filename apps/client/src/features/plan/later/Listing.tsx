@@ -16,6 +16,7 @@ const LISTS: Record<ListName, LazyExoticComponent<(props: { floor: DerivedFloor 
   areas: lazy(() => import('../areas/AreasList')),
   floors: lazy(() => import('../floors/FloorsList')),
   history: lazy(() => import('../history/HistoryList')),
+  sheets: lazy(() => import('../sheets/SheetsPart')),
   keys: lazy(() => import('../desk/Keys')),
   openings: lazy(() => import('../schedule/ScheduleList')),
 };
@@ -33,7 +34,7 @@ export function Listing() {
     <View
       style={[
         styles.panel,
-        listing === 'floors' && styles.sheet,
+        (listing === 'floors' || listing === 'sheets') && styles.sheet,
         !wide && styles.under,
         { backgroundColor: colours.chalk, borderColor: colours.brassDeep },
       ]}
@@ -56,7 +57,7 @@ const styles = StyleSheet.create({
     borderLeftWidth: 2,
     zIndex: 3,
   },
-  /** All floors take all of the sheet. */
+  /** All floors, and pages, take all of the sheet. */
   sheet: { maxWidth: 'auto' },
   /** The parts of the job stay in view over it. */
   under: { paddingTop: TOUCH + 1 },

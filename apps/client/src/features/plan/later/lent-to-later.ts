@@ -3,6 +3,9 @@ export {
   GLAZING_RULES,
   AREA_RULES,
   BREAK_NAMES,
+  walkEndInWords,
+  LOOKS,
+  PAPERS,
   ROOM_USES,
   areaInWords,
   surfaceContains,
@@ -59,17 +62,31 @@ export { PICTURES, pickFiles } from '../../../pictures/pick';
 export { fetchHistory, fetchRevision, nameRevision } from '../../../sync/api';
 export { randomSeed } from '../../../store/seed';
 export { store, useAppDispatch, useAppSelector } from '../../../store/store';
+export { pictureOf } from '../../../sync/pictures';
 export { capital } from '../../../ui/capital';
 export { DropMenu } from '../../../ui/DropMenu';
+export { inWords } from '../../../ui/in-words';
 export { Calm } from '../Calm';
 export { remove } from '../chosen/kinds';
 export { SideTiles, UnderlayPanel, useSides } from '../chosen/parts';
 export { goToFace, goToFloor, takeTool } from '../commands';
 export { useAreas } from '../areas/use-areas';
-export { downloadBook, downloadOpenings, downloadReadings, downloadTable, downloadWorkbook } from '../downloads';
+export {
+  download,
+  downloadBook,
+  downloadOpenings,
+  downloadReadings,
+  downloadTable,
+  downloadWorkbook,
+  fileName,
+} from '../downloads';
+export { filesWorker, stopFiles } from '../files-worker';
 export { HaloText } from '../overlay/HaloText';
 export { THIN } from '../overlay/paint';
+export { dropProposal, keepProposal } from '../sketching/keep';
 export { ProposalBelow } from '../sketching/parts';
+export { endOfWalk } from '../sketching/walk';
+export { chooseLine } from '../sketching/walk-commands';
 export { edit, preview } from '../edit';
 export { FloorsOver } from '../floors/FloorsOver';
 export { FloorPicture } from '../FloorPicture';
@@ -95,6 +112,7 @@ export { planActions } from '../plan-slice';
 export { hold, takeAgain } from '../readings/commands';
 export { Contradiction } from '../readings/Contradiction';
 export { useMisclosures } from '../readings/use-misclosures';
+export { PRINTED } from '../printing';
 export { RoomCard } from '../RoomCard';
 export { goToOpening, goToRoom } from '../schedule/commands';
 export { MarkView } from '../MarkView';
@@ -102,6 +120,7 @@ export {
   selectBreak,
   selectFloor,
   selectOpening,
+  selectProposal,
   selectRoom,
   selectShownFloor,
   selectShownRooms,
@@ -115,18 +134,24 @@ export {
   bringIn,
   changeChosen,
   chooseUnderlay,
+  forgetDistance,
+  forgetMark,
+  keepMarks,
   mark,
+  nudgeMark,
   removeChosen,
+  setMarks,
   showUnderlay,
+  slippedBy,
   turnChosen,
 } from '../underlay/commands';
 export { dropSeen, findOnUnderlay, takeAllSeen } from '../underlay/find-commands';
-export { MarksWords } from '../underlay/MarksBar';
+export { MarksWords } from '../underlay/pieces';
+export { WANTED, distancesOf, sidesOf } from '../underlay/marks';
 export { selectUnderlay, selectUnderlays } from '../underlay/selectors';
 export { underlayActions } from '../underlay/underlay-slice';
-export { underlayWords } from '../underlay/words';
+export { markWords, placeWords, scaleWords, underlayWords } from '../underlay/words';
 export { WorkBar } from '../underlay/WorkBar';
-export { WalkClosing } from '../walk/WalkClosing';
-export { WalkList } from '../walk/WalkList';
+export { WalkClosing, WalkList } from '../walk/pieces';
 export { ZoomButtons } from '../ZoomButtons';
 export { Listing } from './Listing';

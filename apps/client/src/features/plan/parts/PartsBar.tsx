@@ -22,8 +22,8 @@ export function PartsBar({ wide }: { wide: boolean }) {
       accessibilityLabel="Parts of the job"
       style={wide ? styles.wide : [styles.bar, { backgroundColor: colours.chalk, borderColor: colours.linenDeep }]}
     >
-      {PARTS.map((part) => (
-        <PartTab key={part.name} {...part} on={part.name === shown} wide={wide} />
+      {PARTS.filter((part) => wide || !part.wide).map(({ name, label, icon }) => (
+        <PartTab key={name} {...{ name, label, icon, wide }} on={name === shown} />
       ))}
     </View>
   );

@@ -3,14 +3,21 @@ import type { PlanState } from '../plan-state';
 export type PartName = Exclude<PlanState['listing'], null | 'keys'> | 'plan';
 
 /** The parts of a job, in the order they stand in; each has an address, `/job/<id>/<name>`, the plan that of the job itself. Another part is a line here and one in `later/Listing.tsx`. */
-export const PARTS: readonly { readonly name: PartName; readonly label: string; readonly icon: string }[] = [
+export const PARTS: readonly {
+  readonly name: PartName;
+  readonly label: string;
+  readonly icon: string;
+  /** On a phone it is the name of the job that leads there. */
+  readonly wide?: true;
+}[] = [
   { name: 'plan', label: 'Plan', icon: 'drawing' },
   { name: 'floors', label: 'Floors', icon: 'layers-outline' },
   { name: 'openings', label: 'Openings', icon: 'door' },
   { name: 'areas', label: 'Areas', icon: 'texture-box' },
   { name: 'readings', label: 'Readings', icon: 'format-list-numbered' },
+  { name: 'sheets', label: 'Sheets', icon: 'file-image-outline' },
   { name: 'history', label: 'History', icon: 'history' },
-  { name: 'details', label: 'This job', icon: 'home-outline' },
+  { name: 'details', label: 'This job', icon: 'home-outline', wide: true },
 ];
 
 /** The part an address names; the plan where there is no such part. */

@@ -12,7 +12,7 @@ import { type Paint, THIN } from '../overlay/paint';
 import { later } from '../later/later';
 import { planActions } from '../plan-slice';
 import { boxCorners } from '../tools/shape-tool';
-import { MarksActions, MarksEnd } from '../underlay/MarksBar';
+import { MarksActions, MarksEnd } from '../underlay/pieces';
 import { WalkMarks } from '../walk/WalkMarks';
 import { WalkActions, WalkClose } from '../walk/WalkTurns';
 import { PathActions, PathEnd, PathMarks } from './PathParts';

@@ -1,14 +1,13 @@
-import { formatLength } from '@velvet-tape/core';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { FONTS, useColours } from '../../../ui/theme';
-import { selectProposal } from '../selectors';
-import { dropProposal } from '../sketching/keep';
-import { forgetDistance, forgetMark, keepMarks, nudgeMark, setMarks, slippedBy } from './commands';
-import { type MarksProposal, type Sides, WANTED, distancesOf, sidesOf } from './marks';
-import { markWords, placeWords, scaleWords } from './words';
+import { lent } from '../later/lent';
+import type { MarksProposal, Sides } from './marks';
+
+const { WANTED, distancesOf, dropProposal, forgetDistance, forgetMark, formatLength, keepMarks, markWords } = lent();
+const { nudgeMark, placeWords, scaleWords, selectProposal, setMarks, sidesOf, slippedBy } = lent();
+const { useAppDispatch, useAppSelector } = lent();
 
 const useMarks = (): MarksProposal | null => {
   const proposal = useAppSelector(selectProposal);

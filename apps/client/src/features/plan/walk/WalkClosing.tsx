@@ -1,15 +1,13 @@
-import { walkEndInWords } from '@velvet-tape/core';
 import { StyleSheet, View } from 'react-native';
 import { Icon, Text } from 'react-native-paper';
-import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton } from '../../../ui/BarButton';
 import { useColours } from '../../../ui/theme';
-import { keepProposal } from '../sketching/keep';
-import { endOfWalk } from '../sketching/walk';
-import { chooseLine } from '../sketching/walk-commands';
+import { lent } from '../later/lent';
+
+const { chooseLine, endOfWalk, keepProposal, useAppDispatch, useAppSelector, walkEndInWords } = lent();
 
 /** How a walk closes: by how much it misses, what would spread it, which wall alone could explain it. */
-export function WalkClosing() {
+export default function WalkClosing() {
   const dispatch = useAppDispatch();
   const colours = useColours();
   const proposal = useAppSelector((state) => state.plan.proposal);

@@ -1,15 +1,14 @@
-import { formatLength } from '@velvet-tape/core';
 import { useEffect, useRef } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Icon, Text } from 'react-native-paper';
-import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
-import { selectProposal } from '../selectors';
-import { type Turn, type WalkLine, type WalkProposal } from '../sketching/walk';
-import { chooseLine } from '../sketching/walk-commands';
+import { lent } from '../later/lent';
+import type { Turn, WalkLine, WalkProposal } from '../sketching/walk';
+
+const { chooseLine, formatLength, selectProposal, useAppDispatch, useAppSelector } = lent();
 
 /** The walls of a walk, line by line, beside the growing outline. A line that is tapped is typed anew. */
-export function WalkList() {
+export default function WalkList() {
   const kept = useAppSelector((state) => state.plan.proposal);
   const shown = useAppSelector(selectProposal);
   if (kept?.kind !== 'walk' || shown?.kind !== 'walk') return null;

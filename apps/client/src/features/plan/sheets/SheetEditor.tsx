@@ -1,0 +1,238 @@
+import type { LookName, Sheet, SheetFrame } from '@velvet-tape/core';
+import { useState } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { BarButton, BarIcon } from '../../../ui/BarButton';
+import { FONTS, useColours } from '../../../ui/theme';
+import type { FrameShown, PageShown } from '../../../workers/files.worker';
+import { ListBar } from '../later/ListPanel';
+import { lent } from '../later/lent';
+import { PageView } from './PageView';
+import { SheetForm } from './SheetForm';
+import { Leave } from './SheetsPart';
+import { usePage } from './use-pages';
+
+const { LOOKS, PAPERS, capital, edit, filesWorker, inWords, planActions, useAppDispatch, useAppSelector } = lent();
+
+type Side = 'leave' | 'page' | 'add' | 'words';
+const SIDES: readonly { readonly side: Side; readonly label: string }[] = [
+  { side: 'leave', label: 'Leave with' },
+  { side: 'add', label: 'Put on it' },
+  { side: 'page', label: 'Page' },
+  { side: 'words', label: 'Words' },
+];
+
+/** One sheet as it will print: its parts moved on it by finger, and what can be done with it and with them. */
+export function SheetEditor({ sheet, of, close }: { sheet: Sheet; of: number; close(): void }) {
+  const colours = useColours();
+  const page = usePage(sheet.id);
+  const [chosen, choose] = useState<string | null>(null);
+  const [side, setSide] = useState<Side>('leave');
+  const shown = page && page !== 'failed' ? page : null;
+  const frame = shown?.frames.find(({ id }) => id === chosen);
+  return (
+    <View testID="sheet-editor" accessibilityLabel={sheet.name} style={styles.all}>
+      <View style={styles.head}>
+        <BarIcon icon="arrow-left" says="All sheets" onPress={close} />
+        <Text style={[styles.title, { color: colours.ink }]} numberOfLines={1}>
+          {sheet.name}
+        </Text>
+      </View>
+      <View style={[styles.page, { backgroundColor: colours.linen }]}>
+        {page === 'failed' && (
+          <Text style={[styles.said, { color: colours.clay }]}>
+            The page could not be drawn: a picture under the plan is not on this device, or the page has to be loaded
+            again.
+          </Text>
+        )}
+        {shown && <PageView page={shown} chosen={chosen} choose={choose} />}
+      </View>
+      <ScrollView style={styles.foot} tabIndex={0}>
+        {shown?.says.map((words) => (
+          <Text key={words} testID="page-says" style={[styles.said, { color: colours.clay }]}>
+            {words}
+          </Text>
+        ))}
+        {frame ? (
+          <FrameTiles frame={frame} done={() => choose(null)} />
+        ) : (
+          <>
+            <ListBar>
+              {SIDES.map((each) => (
+                <BarButton
+                  key={each.side}
+                  label={each.label}
+                  chosen={side === each.side}
+                  onPress={() => setSide(each.side)}
+                />
+              ))}
+            </ListBar>
+            {side === 'leave' && <Leave ids={[sheet.id]} what="This sheet" />}
+            {side === 'page' && <PageTiles sheet={sheet} of={of} close={close} />}
+            {side === 'add' && <AddTiles sheet={sheet} shown={shown} choose={choose} />}
+            {side === 'words' && <SheetForm sheet={sheet} />}
+          </>
+        )}
+      </ScrollView>
+    </View>
+  );
+}
+
+/** What can be done with a part of the page: its scale, its look; taken off. */
+function FrameTiles({ frame, done }: { frame: FrameShown; done(): void }) {
+  const dispatch = useAppDispatch();
+  const colours = useColours();
+  const { id, name } = frame;
+  const change = (to: Partial<Pick<SheetFrame, 'scale' | 'look'>>) =>
+    dispatch(edit({ kind: 'changeFrame', frame: id, to }));
+  return (
+    <View testID="frame-tiles">
+      <Text style={[styles.name, { color: colours.ink }]}>{name}</Text>
+      {frame.scales.length > 0 && (
+        <>
+          <ListBar>
+            {frame.scales.map(({ scale, words, fits }) => (
+              <BarButton
+                key={scale}
+                label={fits ? words : `${words} !`}
+                says={`Scale ${words}${fits ? '' : ', which does not fit'}`}
+                chosen={frame.frame.scale === scale}
+                onPress={() => change({ scale })}
+              />
+            ))}
+          </ListBar>
+          <ListBar>
+            {LOOKS.map((look: LookName) => (
+              <BarButton
+                key={look}
+                label={capital(look)}
+                says={`Look: ${look}`}
+                chosen={frame.frame.look === look}
+                onPress={() => change({ look })}
+              />
+            ))}
+          </ListBar>
+        </>
+      )}
+      <ListBar>
+        <BarButton
+          icon="trash-can-outline"
+          label="Take off"
+          says={`Take ${name} off the sheet`}
+          onPress={() => dispatch(edit({ kind: 'removeFrame', frame: id })).ok && done()}
+        />
+        <BarButton strong icon="check" label="Done" onPress={done} />
+      </ListBar>
+    </View>
+  );
+}
+
+/** Paper and place of the sheet; taken away. */
+function PageTiles({ sheet, of, close }: { sheet: Sheet; of: number; close(): void }) {
+  const dispatch = useAppDispatch();
+  const plan = useAppSelector((state) => state.plan.plan)!;
+  const { id, paper, across, name } = sheet;
+  const lay = (page: Pick<Sheet, 'paper' | 'across'>) =>
+    void filesWorker()
+      .then((files) => files.otherPage(plan, id, page))
+      .then((frames) => dispatch(edit({ kind: 'changeSheet', sheet: id, page: { ...page, frames } })))
+      .catch((error: unknown) => dispatch(planActions.said({ text: inWords(error), tone: 'refused' })));
+  return (
+    <>
+      <ListBar>
+        {PAPERS.map((each) => (
+          <BarButton
+            key={each}
+            label={each}
+            says={`Paper ${each}`}
+            chosen={paper === each}
+            onPress={() => lay({ paper: each, across })}
+          />
+        ))}
+      </ListBar>
+      <ListBar>
+        <BarButton label="Upright" chosen={!across} onPress={() => lay({ paper, across: false })} />
+        <BarButton label="Across" chosen={across} onPress={() => lay({ paper, across: true })} />
+      </ListBar>
+      <ListBar>
+        {of > 1 && (
+          <>
+            <BarButton
+              icon="arrow-up"
+              label="Before"
+              says="Before the sheet that is before it"
+              onPress={() => dispatch(edit({ kind: 'orderSheet', sheet: id, by: -1 }))}
+            />
+            <BarButton
+              icon="arrow-down"
+              label="After"
+              says="After the sheet that is after it"
+              onPress={() => dispatch(edit({ kind: 'orderSheet', sheet: id, by: 1 }))}
+            />
+          </>
+        )}
+        <BarButton
+          icon="trash-can-outline"
+          label="Remove sheet"
+          says={`Remove sheet ${name}`}
+          onPress={() => dispatch(edit({ kind: 'removeSheet', sheet: id })).ok && close()}
+        />
+      </ListBar>
+    </>
+  );
+}
+
+/** What else can be put on the sheet: floors, schedules, rooms, areas. */
+function AddTiles({ sheet, shown, choose }: { sheet: Sheet; shown: PageShown | null; choose(frame: string): void }) {
+  const dispatch = useAppDispatch();
+  const plan = useAppSelector((state) => state.plan.plan)!;
+  const floors = Object.values(plan.floors).sort((a, b) => a.level - b.level);
+  const put = (shows: SheetFrame['shows'], look: LookName) =>
+    void filesWorker()
+      .then((files) => files.part(plan, sheet.id, { shows, look }))
+      .then((frame) => {
+        const result = dispatch(edit({ kind: 'addFrame', sheet: sheet.id, frame }));
+        if (result.ok && result.made) choose(result.made);
+      })
+      .catch((error: unknown) => dispatch(planActions.said({ text: inWords(error), tone: 'refused' })));
+  const look = shown?.frames.find(({ frame }) => frame.shows.kind === 'plan')?.frame.look ?? 'on site';
+  return (
+    <>
+      {floors.map(({ id, name }) => (
+        <ListBar key={id}>
+          <BarButton label={name} says={`Plan of ${name}`} onPress={() => put({ kind: 'plan', floor: id }, look)} />
+          <BarButton
+            icon="door"
+            label="Openings"
+            says={`Doors and windows of ${name}`}
+            onPress={() => put({ kind: 'openings', floor: id }, 'bare')}
+          />
+          <BarButton
+            icon="table"
+            label="Rooms"
+            says={`Rooms of ${name}`}
+            onPress={() => put({ kind: 'rooms', floor: id }, 'bare')}
+          />
+        </ListBar>
+      ))}
+      <ListBar>
+        <BarButton
+          icon="texture-box"
+          label="Areas"
+          says="Areas of the house"
+          onPress={() => put({ kind: 'areas' }, 'bare')}
+        />
+      </ListBar>
+    </>
+  );
+}
+
+const styles = StyleSheet.create({
+  all: { flex: 1, minHeight: 0 },
+  head: { flexDirection: 'row', alignItems: 'center' },
+  title: { flex: 1, fontFamily: FONTS.serif, fontSize: 20 },
+  page: { flex: 3, minHeight: 0 },
+  foot: { flex: 2, flexGrow: 0, flexBasis: 'auto', maxHeight: '46%', paddingTop: 8 },
+  said: { paddingHorizontal: 14, paddingBottom: 8, fontSize: 14.5, lineHeight: 20 },
+  name: { paddingHorizontal: 14, paddingBottom: 6, fontFamily: FONTS.strong, fontSize: 16 },
+});
