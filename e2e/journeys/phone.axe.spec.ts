@@ -59,8 +59,8 @@ test('and every part of a job, stairs, slopes, sheets and the desk', async ({ pa
     await clean(page, part);
   }
   await page.getByRole('tab', { name: 'Sheets' }).tap();
-  await key(page, /^A page a floor/).tap();
-  const sheet = key(page, /^Sheet 2, Ground floor/);
+  await key(page, 'Lay out more').tap();
+  const sheet = key(page, /^Sheet 1, Listing plan/);
   await sheet.locator('img').waitFor();
   await clean(page, 'sheets');
   await sheet.tap();

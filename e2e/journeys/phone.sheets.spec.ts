@@ -18,10 +18,10 @@ test('the listing plan of a house: laid out, a part moved, drawn smaller, anothe
   const finger = new Finger(page);
   await page.goto('/job/ferry-house');
   await page.getByRole('tab', { name: 'Sheets' }).tap();
-  await expect(page.getByText(/^A sheet is a page at a true scale/)).toBeVisible();
+  await key(page, 'Lay out more').tap();
   await key(page, 'Paper A3').tap();
   await key(page, /^Listing plan/).tap();
-  const line = key(page, 'Sheet 1, Listing plan, A3 across. Open');
+  const line = key(page, 'Sheet 2, Listing plan, A3 across. Open');
   await expect(line).toBeVisible();
   await expect(line.locator('img')).toBeVisible();
   await line.tap();
@@ -87,7 +87,7 @@ test('the listing plan of a house: laid out, a part moved, drawn smaller, anothe
     'M. Ashdown',
     'Ticket hall',
     'Upper floor, 1:100',
-    '1 of 1',
+    '2 of 2',
     'All of the house',
   ])
     expect(text).toContain(words);

@@ -10,6 +10,11 @@ test('a builder’s set on A3: put in order, another paper, a part more; all as 
   page,
 }, info) => {
   await page.goto('/job/ferry-house/sheets');
+  await key(page, /^Sheet 1, Listing plan/).click();
+  await key(page, 'Page').click();
+  await key(page, 'Remove sheet Listing plan').click();
+  // none: what a sheet is, and the sets
+  await expect(page.getByText(/^A sheet is a page at a true scale/)).toBeVisible();
   await key(page, 'Paper A3').click();
   await key(page, /^Builder’s set/).click();
   await expect(key(page, /^Sheet \d, /)).toHaveCount(6);

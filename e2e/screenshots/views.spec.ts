@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import { type Page, test as plain } from '@playwright/test';
 import { PHONE, WIDE } from '../browser';
 import { onSketch } from '../../apps/server/src/demo/boat-shed';
@@ -54,7 +55,6 @@ async function overSketch(page: Page, finger: Finger): Promise<void> {
 async function storeys(page: Page, finger: Finger): Promise<void> {
   await page.getByRole('tab', { name: 'Floors' }).tap();
   await page.getByTestId('floors').waitFor();
-  await picture(page, 'phone-floors');
   await page.getByRole('button', { name: /^Ground floor, / }).tap();
   const treads = page.getByTestId(/^stairs .* treads$/).last();
   const stairs = await restingBox(treads);
@@ -89,6 +89,24 @@ async function underTheRoof(page: Page, finger: Finger): Promise<void> {
   for (let i = 0; i < 2; i += 1) await page.keyboard.press('Control+z');
 }
 
+/** A sheet being laid out, and the page as it leaves. */
+async function aSheet(page: Page, finger: Finger): Promise<void> {
+  await page.getByRole('button', { name: 'Done', exact: true }).tap();
+  await page.getByRole('tab', { name: 'Sheets' }).tap();
+  await page.getByRole('button', { name: /^Sheet 1, Listing plan/ }).tap();
+  const ground = page.getByTestId('frame Ground floor');
+  await finger.tap(await middleOf(ground));
+  await page.getByTestId('frame-tiles').waitFor();
+  await picture(page, 'phone-sheet');
+  await page.getByRole('button', { name: 'Done', exact: true }).tap();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'This sheet as PDF', exact: true }).tap(),
+  ]);
+  execFileSync('pdftoppm', ['-r', '80', '-png', '-singlefile', await file.path(), '../docs/screenshots/page-listing']);
+  await page.getByRole('tab', { name: 'Plan' }).tap();
+}
+
 plain.describe('on a phone', () => {
   test.use(PHONE);
 
@@ -117,7 +135,6 @@ plain.describe('on a phone', () => {
     await page.goto('/job/ferry-house');
     await finger.tap(await middleOf(page.getByTestId(/^name/).getByText('Ticket hall')));
     await page.getByText('Volume').waitFor();
-    await picture(page, 'phone-room');
     // a slip waiting to be found, and the diagonal that was taken to find it
     await page.getByRole('button', { name: 'Done', exact: true }).tap();
     await finger.tap(await middleOf(page.getByTestId(/^area/).getByText('16.97')));
@@ -128,7 +145,6 @@ plain.describe('on a phone', () => {
     await page.getByRole('button', { name: 'Done', exact: true }).tap();
     await page.getByRole('tab', { name: 'Openings' }).tap();
     await page.getByText('To check (1)').waitFor();
-    await picture(page, 'phone-schedule');
     await page.getByRole('button', { name: /^W0\.4, / }).tap();
     await press(page, 'Show the elevation');
     await page.getByTestId('elevation').waitFor();
@@ -138,6 +154,7 @@ plain.describe('on a phone', () => {
     await page.getByRole('button', { name: 'Done', exact: true }).tap();
     await storeys(page, finger);
     await underTheRoof(page, finger);
+    await aSheet(page, finger);
     await overSketch(page, finger);
   });
 });
@@ -184,6 +201,12 @@ plain.describe('on a wide screen', () => {
     await page.getByTestId('nearest').waitFor();
     await picture(page, 'wide-areas');
     await page.getByRole('button', { name: 'Close areas', exact: true }).click();
+    await page.getByRole('tab', { name: 'Sheets' }).click();
+    await page.getByRole('button', { name: /^Sheet 1, Listing plan/ }).click();
+    await page.getByRole('button', { name: 'Put on it', exact: true }).click();
+    await page.getByTestId('frame Ground floor').waitFor();
+    await picture(page, 'wide-sheet');
+    await page.getByRole('tab', { name: 'Plan' }).click();
     await page.keyboard.press('c');
     await page.getByRole('button', { name: /^Floor: / }).click();
     await page.getByRole('menuitem', { name: 'Cellar' }).click();

@@ -1,3 +1,4 @@
+import { type SheetSet, layOut } from '@velvet-tape/core/sheets';
 import {
   type BumpShape,
   type Intent,
@@ -6,6 +7,7 @@ import {
   type Plan,
   type Point,
   type RoomColour,
+  type Sheet,
   type StairChange,
   type Value,
   type WallFace,
@@ -65,6 +67,11 @@ export class DemoBuilder {
     const read = parseLength(text, this.made.job.units === 'metric' ? 'm' : 'ft');
     if (!read.ok) throw new Error(`The demo can't be built: ${text}: ${read.reason}`);
     return { value: read.mm, unit: read.unit };
+  }
+
+  /** The sheets of a set, as anybody lays them out. */
+  sheets(set: SheetSet, paper: Sheet['paper']): void {
+    this.do({ kind: 'addSheets', sheets: layOut(this.made, set, paper) });
   }
 
   /** One more floor above or below this one, which what comes next is built on. */

@@ -8,6 +8,9 @@ export function ferryHouse(cellar: PictureOnPaper): { id: string; plan: Plan } {
     {
       name: 'Ferry House',
       address: 'The Old Landing, Heronsgate Quay',
+      drawnBy: 'M. Ashdown',
+      disclaimer:
+        'Measured on site with tape and laser. Lengths marked ≈ are not measured. Check on site before anything is ordered or built.',
       units: 'metric',
       usual: { externalThickness: 300, internalThickness: 100, partyThickness: 250, ceilingHeight: 2600 },
       north: 20,
@@ -128,6 +131,7 @@ export function ferryHouse(cellar: PictureOnPaper): { id: string; plan: Plan } {
     { width: 700, risers: 11, going: 190, turn: 270, open: true, nosing: 30, rail: 'left' },
   );
   upperFloor(build, { hall, waiting, kitchen });
+  build.sheets('listing plan', 'A3');
   return { id: 'ferry-house', plan: build.plan };
 }
 

@@ -5,7 +5,7 @@ import type { Mark } from '../drawing';
 import type { Id, Plan } from '../plan/plan';
 import { openingSchedule } from '../schedule';
 import { formatArea, formatLength, roughly } from '../units';
-import { LETTERING, line, lengthOf, text } from './paper-marks';
+import { LETTERING, line, lengthOf, text, wrapped } from './paper-marks';
 import type { Drawn } from './frame-drawing';
 
 interface Column {
@@ -40,7 +40,6 @@ function drawTable({ title, columns, empty, sums, foot }: Table): Drawn {
     widths.reduce((sum, each) => sum + each, 0),
     lengthOf(title, 'sheet.title', TITLE.size),
     rows === 0 ? lengthOf(empty, 'sheet.text') : 0,
-    foot ? lengthOf(foot, 'sheet.small', HEAD_SIZE) : 0,
   );
   const across = (y: number, role: 'sheet.line' | 'sheet.edge', key: string) =>
     line(role, key, { x: 0, y }, { x: width, y });
@@ -68,9 +67,9 @@ function drawTable({ title, columns, empty, sums, foot }: Table): Drawn {
     const sumNext = sums?.has(row + 1);
     marks.push(across(y, sumNext ? 'sheet.edge' : 'sheet.line', `under ${row}`));
   }
-  if (foot) {
-    marks.push(text('sheet.small', 'foot', { x: 0, y: y + ROW / 2 }, foot, { align: 'left', size: HEAD_SIZE }));
-    y += ROW;
+  for (const [i, words] of wrapped(foot ?? '', 'sheet.small', HEAD_SIZE, width).entries()) {
+    marks.push(text('sheet.small', `foot ${i}`, { x: 0, y: y + ROW / 2 }, words, { align: 'left', size: HEAD_SIZE }));
+    y += 0.8 * ROW;
   }
   return { marks, width, height: y };
 }

@@ -71,6 +71,8 @@ function HandLayout() {
   const { width, height } = useWindowDimensions();
   const turned = width > height && height < LOW;
   const strip = useStripShown(height);
+  // pages have a foot of their own
+  const pages = useAppSelector((state) => state.plan.listing === 'sheets');
   const left = useAppSelector((state) => state.plan.choices.left);
   useFollow();
   return (
@@ -98,11 +100,15 @@ function HandLayout() {
         </View>
         {strip && <CalmStrip />}
       </View>
-      <View
-        style={turned ? [styles.beside, { borderColor: colours.linenDeep, width: Math.min(BESIDE, width / 2) }] : null}
-      >
-        <Foot />
-      </View>
+      {!pages && (
+        <View
+          style={
+            turned ? [styles.beside, { borderColor: colours.linenDeep, width: Math.min(BESIDE, width / 2) }] : null
+          }
+        >
+          <Foot />
+        </View>
+      )}
     </View>
   );
 }

@@ -27,6 +27,8 @@ export default function Desk() {
   const colours = useColours();
   const { strip } = useSides();
   const resting = useAppSelector((state) => state.plan.proposal === null);
+  // pages have what belongs to them beside them
+  const pages = useAppSelector((state) => state.plan.listing === 'sheets');
   useFiles();
   return (
     <View style={[styles.fill, { backgroundColor: colours.chalk }]}>
@@ -49,16 +51,18 @@ export default function Desk() {
             <Notice />
             <Listing />
           </View>
-          <WideToolbar />
-          <ProposalBelow />
+          {!pages && <WideToolbar />}
+          {!pages && <ProposalBelow />}
         </View>
-        <SidePanel name="inspector" title="Inspector" side="right" usual={340}>
-          <Calm>
-            <Inspector />
-          </Calm>
-        </SidePanel>
+        {!pages && (
+          <SidePanel name="inspector" title="Inspector" side="right" usual={340}>
+            <Calm>
+              <Inspector />
+            </Calm>
+          </SidePanel>
+        )}
       </View>
-      {strip && resting && <CalmStrip />}
+      {strip && resting && !pages && <CalmStrip />}
     </View>
   );
 }

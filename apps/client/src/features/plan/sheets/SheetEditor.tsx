@@ -1,15 +1,15 @@
 import type { LookName, Sheet, SheetFrame } from '@velvet-tape/core';
 import { useState } from 'react';
-import { ScrollView, StyleSheet, View } from 'react-native';
+import { ScrollView, StyleSheet, View, useWindowDimensions } from 'react-native';
 import { Text } from 'react-native-paper';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
-import { FONTS, useColours } from '../../../ui/theme';
+import { FONTS, LOW, WIDE, useColours } from '../../../ui/theme';
 import type { FrameShown, PageShown } from '../../../workers/files.worker';
 import { ListBar } from '../later/ListPanel';
 import { lent } from '../later/lent';
+import { Leave } from './Leave';
 import { PageView } from './PageView';
 import { SheetForm } from './SheetForm';
-import { Leave } from './SheetsPart';
 import { usePage } from './use-pages';
 
 const { LOOKS, PAPERS, capital, edit, filesWorker, inWords, planActions, useAppDispatch, useAppSelector } = lent();
@@ -25,6 +25,8 @@ const SIDES: readonly { readonly side: Side; readonly label: string }[] = [
 /** One sheet as it will print: its parts moved on it by finger, and what can be done with it and with them. */
 export function SheetEditor({ sheet, of, close }: { sheet: Sheet; of: number; close(): void }) {
   const colours = useColours();
+  const { width, height } = useWindowDimensions();
+  const beside = width >= WIDE || (width > height && height < LOW);
   const page = usePage(sheet.id);
   const [chosen, choose] = useState<string | null>(null);
   const [side, setSide] = useState<Side>('leave');
@@ -38,42 +40,44 @@ export function SheetEditor({ sheet, of, close }: { sheet: Sheet; of: number; cl
           {sheet.name}
         </Text>
       </View>
-      <View style={[styles.page, { backgroundColor: colours.linen }]}>
-        {page === 'failed' && (
-          <Text style={[styles.said, { color: colours.clay }]}>
-            The page could not be drawn: a picture under the plan is not on this device, or the page has to be loaded
-            again.
-          </Text>
-        )}
-        {shown && <PageView page={shown} chosen={chosen} choose={choose} />}
+      <View style={beside ? styles.columns : styles.rows}>
+        <View style={[styles.page, { backgroundColor: colours.linen }]}>
+          {page === 'failed' && (
+            <Text style={[styles.said, { color: colours.clay }]}>
+              The page could not be drawn: a picture under the plan is not on this device, or the page has to be loaded
+              again.
+            </Text>
+          )}
+          {shown && <PageView page={shown} chosen={chosen} choose={choose} />}
+        </View>
+        <ScrollView style={beside ? styles.side : styles.foot} tabIndex={0}>
+          {shown?.says.map((words) => (
+            <Text key={words} testID="page-says" style={[styles.said, { color: colours.clay }]}>
+              {words}
+            </Text>
+          ))}
+          {frame ? (
+            <FrameTiles frame={frame} done={() => choose(null)} />
+          ) : (
+            <>
+              <ListBar>
+                {SIDES.map((each) => (
+                  <BarButton
+                    key={each.side}
+                    label={each.label}
+                    chosen={side === each.side}
+                    onPress={() => setSide(each.side)}
+                  />
+                ))}
+              </ListBar>
+              {side === 'leave' && <Leave ids={[sheet.id]} what="This sheet" />}
+              {side === 'page' && <PageTiles sheet={sheet} of={of} close={close} />}
+              {side === 'add' && <AddTiles sheet={sheet} shown={shown} choose={choose} />}
+              {side === 'words' && <SheetForm sheet={sheet} />}
+            </>
+          )}
+        </ScrollView>
       </View>
-      <ScrollView style={styles.foot} tabIndex={0}>
-        {shown?.says.map((words) => (
-          <Text key={words} testID="page-says" style={[styles.said, { color: colours.clay }]}>
-            {words}
-          </Text>
-        ))}
-        {frame ? (
-          <FrameTiles frame={frame} done={() => choose(null)} />
-        ) : (
-          <>
-            <ListBar>
-              {SIDES.map((each) => (
-                <BarButton
-                  key={each.side}
-                  label={each.label}
-                  chosen={side === each.side}
-                  onPress={() => setSide(each.side)}
-                />
-              ))}
-            </ListBar>
-            {side === 'leave' && <Leave ids={[sheet.id]} what="This sheet" />}
-            {side === 'page' && <PageTiles sheet={sheet} of={of} close={close} />}
-            {side === 'add' && <AddTiles sheet={sheet} shown={shown} choose={choose} />}
-            {side === 'words' && <SheetForm sheet={sheet} />}
-          </>
-        )}
-      </ScrollView>
     </View>
   );
 }
@@ -231,8 +235,11 @@ const styles = StyleSheet.create({
   all: { flex: 1, minHeight: 0 },
   head: { flexDirection: 'row', alignItems: 'center' },
   title: { flex: 1, fontFamily: FONTS.serif, fontSize: 20 },
-  page: { flex: 3, minHeight: 0 },
-  foot: { flex: 2, flexGrow: 0, flexBasis: 'auto', maxHeight: '46%', paddingTop: 8 },
+  rows: { flex: 1, minHeight: 0 },
+  columns: { flex: 1, minHeight: 0, flexDirection: 'row' },
+  page: { flex: 1, minHeight: 0 },
+  foot: { flexGrow: 0, maxHeight: '46%', paddingTop: 8 },
+  side: { flexGrow: 0, width: 330, paddingTop: 8 },
   said: { paddingHorizontal: 14, paddingBottom: 8, fontSize: 14.5, lineHeight: 20 },
   name: { paddingHorizontal: 14, paddingBottom: 6, fontFamily: FONTS.strong, fontSize: 16 },
 });
