@@ -1,6 +1,7 @@
 import { execFileSync } from 'node:child_process';
-import { readFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import type { Download, Page } from '@playwright/test';
+import { unzipSync } from 'fflate';
 import sharp from 'sharp';
 import { Finger, restingBox } from '../finger';
 import { key } from '../pad';
@@ -14,7 +15,7 @@ const leaving = async (page: Page, how: () => Promise<void>): Promise<Download> 
 
 test('the listing plan of a house: laid out, a part moved, drawn smaller, another look, words; taken away as PDF, SVG and PNG', async ({
   page,
-}) => {
+}, info) => {
   const finger = new Finger(page);
   await page.goto('/job/ferry-house');
   await page.getByRole('tab', { name: 'Sheets' }).tap();
@@ -91,9 +92,9 @@ test('the listing plan of a house: laid out, a part moved, drawn smaller, anothe
     'All of the house',
   ])
     expect(text).toContain(words);
-  const info = run('pdfinfo', path);
-  expect(info).toMatch(/Page size: +1190\.5\d* x 841\.8\d* pts \(A3\)/);
-  expect(info).toMatch(/Title: +Ferry House/);
+  const facts = run('pdfinfo', path);
+  expect(facts).toMatch(/Page size: +1190\.5\d* x 841\.8\d* pts \(A3\)/);
+  expect(facts).toMatch(/Title: +Ferry House/);
 
   const svg = await leaving(page, () => key(page, 'This sheet as SVG').tap());
   expect(readFileSync(await svg.path(), 'utf8')).toContain('width="420mm" height="297mm"');
@@ -102,4 +103,29 @@ test('the listing plan of a house: laid out, a part moved, drawn smaller, anothe
   const png = await leaving(page, () => key(page, 'This sheet as PNG, 150 dots to the inch').tap());
   const { width, height, density } = await sharp(await png.path()).metadata();
   expect({ width, height, density }).toEqual({ width: 2480, height: 1754, density: 150 });
+
+  // all in one file, with a cover that says what it is
+  await key(page, 'All sheets').tap();
+  const dxf = await leaving(page, () => key(page, 'Plans of all floors as DXF').tap());
+  expect(dxf.suggestedFilename()).toBe('Ferry-House.dxf');
+  await key(page, 'Hand over: all in one file').tap();
+  await page.getByRole('checkbox', { name: 'Readings, as a table' }).tap();
+  await key(page, 'Make one file').tap();
+  const zip = await leaving(page, () => key(page, 'Download').tap());
+  expect(zip.suggestedFilename()).toBe('Ferry-House-hand-over.zip');
+  const files = unzipSync(new Uint8Array(readFileSync(await zip.path())));
+  expect(Object.keys(files).sort()).toEqual([
+    'Ferry-House-areas.csv',
+    'Ferry-House-cover.pdf',
+    'Ferry-House-openings.csv',
+    'Ferry-House-rooms.csv',
+    'Ferry-House-sheets.pdf',
+    'Ferry-House.dxf',
+  ]);
+  const cover = info.outputPath('cover.pdf');
+  writeFileSync(cover, files['Ferry-House-cover.pdf']!);
+  const says = run('pdftotext', '-layout', cover, '-');
+  for (const words of ['Ferry House', 'M. Ashdown', 'Ferry-House-rooms.csv', 'Print them at 100 %'])
+    expect(says).toContain(words);
+  expect(Buffer.from(files['Ferry-House-rooms.csv']!).toString('utf8')).toContain('Ticket hall');
 });

@@ -1,7 +1,6 @@
 import fc from 'fast-check';
-import { type Mark, type Plan, PAPERS, applyEdit, changeBetween, drawnBox, inverse, newPlan, withChange } from '../src';
+import { type Mark, type Plan, PAPERS, newPlan } from '../src';
 import {
-  LETTERING,
   SHEET_SETS,
   composeSheet,
   framesOf,
@@ -9,12 +8,12 @@ import {
   onOtherPage,
   pageSize,
   partFor,
-  partsOfPage,
   scaleInWords,
   sheetsInOrder,
 } from '../src/sheets';
 import { House } from './house';
 import { gesture, play } from './gestures';
+import { sheetFaults } from './sheet-check';
 
 const WRITTEN = { date: '29 November 2026' };
 const SEED = Number(process.env['FC_SEED'] ?? 20_261_129);
@@ -160,54 +159,24 @@ test('another paper: what is on it goes along, and gets smaller where it must', 
   expect(pages(house.plan)[0]!.says).toEqual([]);
 });
 
-const within = (
-  inner: ReturnType<typeof drawnBox>,
-  outer: { minX: number; minY: number; maxX: number; maxY: number },
-) =>
-  inner === null ||
-  (inner.minX >= outer.minX - 0.02 &&
-    inner.minY >= outer.minY - 0.02 &&
-    inner.maxX <= outer.maxX + 0.02 &&
-    inner.maxY <= outer.maxY + 0.02);
-
-test('on random houses, every set on every paper: nothing leaves the page unsaid, no lettering is lower than 1.8 mm, parts keep apart', () => {
+test('on random houses, every set on every paper: nothing leaves the page unsaid, no lettering is lower than 1.8 mm, each part lies in its box', () => {
+  let drawn = 0;
   fc.assert(
     fc.property(
       fc.array(gesture, { minLength: 2, maxLength: 12 }),
       fc.constantFrom(...SHEET_SETS),
       fc.constantFrom(...PAPERS),
       (gestures, set, paper) => {
-        const plan = play(gestures, () => undefined);
-        const sheets = layOut(plan, set, paper);
-        if (sheets.length === 0) return;
-        const result = applyEdit(plan, { kind: 'addSheets', sheets }, 'sheets');
-        if (!result.ok) throw new Error(result.reason);
-        for (const page of pages(result.plan)) {
-          const { drawing } = partsOfPage(page.sheet);
-          const area = {
-            minX: drawing.x,
-            minY: drawing.y,
-            maxX: drawing.x + drawing.width,
-            maxY: drawing.y + drawing.height,
-          };
-          for (const frame of page.frames) {
-            const own = page.marks.filter(({ key }) => key.startsWith(`${frame.id} `));
-            // what is drawn of it lies in its box, and that on the page
-            const beyond = own.filter((mark) => !within(drawnBox([mark], LETTERING), frame.box));
-            expect(beyond).toEqual([]);
-            expect(frame.fits).toBe(within(frame.box, area));
-          }
-          if (page.says.length === 0) {
-            const all = { minX: 0, minY: 0, maxX: page.width, maxY: page.height };
-            expect(within(drawnBox(page.marks, LETTERING), all)).toBe(true);
-          }
-          for (const mark of page.marks)
-            if (mark.kind === 'text') expect(mark.size * LETTERING).toBeGreaterThanOrEqual(1.8 - 1e-9);
-        }
-        // and back again
-        expect(withChange(result.plan, inverse(changeBetween(plan, result.plan)))).toEqual(plan);
+        const { faults, pages } = sheetFaults(
+          play(gestures, () => undefined),
+          set,
+          paper,
+        );
+        drawn += pages;
+        expect(faults).toEqual([]);
       },
     ),
     { numRuns: 40, seed: SEED },
   );
+  expect(drawn).toBeGreaterThan(30);
 });

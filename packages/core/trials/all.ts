@@ -9,6 +9,7 @@ import { calibration, cleanFloors, power, slips } from './readings';
 import { deviationRatios } from '../tests/measured-attic';
 import { measured } from '../tests/measured-walls';
 import { underRoofs } from './roofs';
+import { sheetsOfHouses } from './sheets';
 import { severalFloors } from './storeys';
 import { tilePlans } from './tiling';
 
@@ -31,6 +32,7 @@ const trials: Record<string, Trial> = {
   storeys: { usual: 2_000, run: severalFloors },
   areas: { usual: 4_000, run: deviationRatios },
   roofs: { usual: 2_000, run: underRoofs },
+  sheets: { usual: 1_000, run: sheetsOfHouses },
   carry: { usual: 2_000, run: carryUp },
 };
 

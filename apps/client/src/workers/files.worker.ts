@@ -1,18 +1,25 @@
 import './where-it-is';
-import { type Id, type Plan, deriveFloor } from '@velvet-tape/core';
+import { type Id, type Plan, deriveFloor, floorsInOrder } from '@velvet-tape/core';
+import { areasOfHouse } from '@velvet-tape/core/areas';
 import {
+  type Enclosed,
   type Page,
   type PageFrame,
   type SheetSet,
   composeSheet,
+  coverPage,
   layOut,
   onOtherPage,
   partFor,
   partsOfPage,
   scalesFor,
+  sheetsInOrder,
 } from '@velvet-tape/core/sheets';
 import { writeDecimalsWith } from '@velvet-tape/core/units';
 import { type Row, readingRows, roomRows, scheduleRows, scheduleSheets } from '@velvet-tape/formats';
+import { areaRows } from '@velvet-tape/formats/area-rows';
+import { toCsv } from '@velvet-tape/formats/csv';
+import { floorsToDxf } from '@velvet-tape/formats/dxf';
 import { jpegWithDensity, pngWithDensity } from '@velvet-tape/formats/density';
 import { pageToSvg } from '@velvet-tape/formats/page-svg';
 import { type Fonts, pagesToPdf, picturesOf } from '@velvet-tape/formats/pdf';
@@ -134,6 +141,92 @@ async function withFaces(): Promise<void> {
   }
 }
 
+const facts = (plan: Plan) => ({ title: plan.job.name, author: plan.job.drawnBy, date: new Date() });
+
+async function asPdf(
+  plan: Plan,
+  pages: readonly Page[],
+  brought: Brought,
+  onPage: (done: number) => void,
+): Promise<Uint8Array> {
+  const pictures = new Map<string, Uint8Array>();
+  for (const page of pages) await filtered(page, brought.pictures, pictures);
+  return pagesToPdf(
+    pages.map((page) => ({ ...page, label: page.sheet.name, describes: described(page) })),
+    await fonts(),
+    { ...facts(plan), pictures, onPage: (done) => (onPage(done), true) },
+  );
+}
+
+/** What can be handed over. */
+export type Handed = 'sheets' | 'svg' | 'dxf' | 'rooms' | 'openings' | 'areas' | 'readings';
+type Put = (file: string, says: string, bytes: Uint8Array) => void;
+
+const csv = (rows: readonly Row[]): Uint8Array => new TextEncoder().encode(`\uFEFF${toCsv(rows)}`);
+const floorsOf = (plan: Plan) => floorsInOrder(plan).map(({ id }) => deriveFloor(plan, id));
+
+const dxfOf = (plan: Plan): Uint8Array<ArrayBuffer> =>
+  new TextEncoder().encode(
+    floorsToDxf(
+      plan,
+      floorsInOrder(plan).map(({ id }) => id),
+    ),
+  );
+
+const HANDED: Record<Handed, (plan: Plan, name: string, brought: Brought, put: Put) => Promise<void> | void> = {
+  sheets: async (plan, name, brought, put) => {
+    const pages = pagesOf(
+      plan,
+      sheetsInOrder(plan).map(({ id }) => id),
+      brought.date,
+    );
+    const says = `The sheets at a true scale: ${pages.map(({ sheet }) => sheet.name).join(', ')}. Print them at 100 %.`;
+    put(`${name}-sheets.pdf`, says, await asPdf(plan, pages, brought, () => undefined));
+  },
+  svg: async (plan, name, brought, put) => {
+    const urls = await dataUrls(brought.pictures);
+    for (const page of pagesOf(
+      plan,
+      sheetsInOrder(plan).map(({ id }) => id),
+      brought.date,
+    ))
+      put(
+        `svg/${name}-${page.number}.svg`,
+        `${page.sheet.name} for drawing programs, in true millimetres on paper.`,
+        new TextEncoder().encode(pageToSvg(page, urls)),
+      );
+  },
+  dxf: (plan, name, _, put) =>
+    put(
+      `${name}.dxf`,
+      'The plans of all floors beside each other, for drawing programs, in true millimetres.',
+      dxfOf(plan),
+    ),
+  rooms: (plan, name, _, put) =>
+    put(`${name}-rooms.csv`, 'Every room with its areas, heights and lengths, as a table.', csv(roomRows(plan))),
+  openings: (plan, name, _, put) =>
+    put(
+      `${name}-openings.csv`,
+      'Every door and window with its sizes, as a table.',
+      csv(floorsOf(plan).flatMap(scheduleRows)),
+    ),
+  areas: (plan, name, _, put) => {
+    const { areaRule, besideRule } = plan.job;
+    const { reports } = areasOfHouse(plan, besideRule ? [areaRule, besideRule] : [areaRule]);
+    put(
+      `${name}-areas.csv`,
+      `What counts, room by room, by ${reports.map(({ rule }) => rule.name).join(' and ')}.`,
+      csv(areaRows(reports)),
+    );
+  },
+  readings: (plan, name, _, put) =>
+    put(
+      `${name}-readings.csv`,
+      'Every reading as it was typed, and how far the plan is from it.',
+      csv(floorsOf(plan).flatMap(readingRows)),
+    ),
+};
+
 const files = {
   /** Figures are written as on the page that asks. */
   decimals: (mark: '.' | ','): void => writeDecimalsWith(mark),
@@ -175,19 +268,7 @@ const files = {
   ): Promise<MadeFile> {
     const pages = pagesOf(plan, ids, brought.date);
     if (format === 'pdf') {
-      const pictures = new Map<string, Uint8Array>();
-      for (const page of pages) await filtered(page, brought.pictures, pictures);
-      const bytes = await pagesToPdf(
-        pages.map((page) => ({ ...page, label: page.sheet.name, describes: described(page) })),
-        await fonts(),
-        {
-          ...{ title: plan.job.name, author: plan.job.drawnBy, date: new Date(), pictures },
-          onPage: (done) => {
-            onPage(done);
-            return true;
-          },
-        },
-      );
+      const bytes = await asPdf(plan, pages, brought, onPage);
       return { name: `${name}.pdf`, type: TYPES.pdf, bytes: bytes as Uint8Array<ArrayBuffer> };
     }
     if (format !== 'svg') await withFaces();
@@ -204,6 +285,33 @@ const files = {
     if (only && more.length === 0) return { name: only[0], type: TYPES[format], bytes: only[1] };
     return { name: `${name}-${ENDS[format]}.zip`, type: 'application/zip', bytes: zipSync(made, { level: 0 }) };
   },
+
+  /** All that is wanted of a job in one ZIP, with a cover page that says what it is. `onStep` is told after each file. */
+  async handOver(
+    plan: Plan,
+    wanted: readonly Handed[],
+    name: string,
+    brought: Brought,
+    onStep: (done: number) => void,
+  ): Promise<MadeFile> {
+    const made: Record<string, Uint8Array<ArrayBuffer>> = {};
+    const enclosed: Enclosed[] = [];
+    const put = (file: string, says: string, bytes: Uint8Array) => {
+      made[file] = bytes as Uint8Array<ArrayBuffer>;
+      enclosed.push({ name: file, says });
+    };
+    for (const [i, what] of wanted.entries()) {
+      await HANDED[what](plan, name, brought, put);
+      onStep(i + 1);
+    }
+    const cover = { ...coverPage(plan, enclosed, brought), label: 'Cover', describes: `Hand over of ${plan.job.name}` };
+    const pdf = await pagesToPdf([cover], await fonts(), facts(plan));
+    const all = { [`${name}-cover.pdf`]: pdf as Uint8Array<ArrayBuffer>, ...made };
+    return { name: `${name}-hand-over.zip`, type: 'application/zip', bytes: zipSync(all, { level: 6 }) };
+  },
+
+  /** All floors beside each other. */
+  dxf: (plan: Plan, name: string): MadeFile => ({ name: `${name}.dxf`, type: 'image/vnd.dxf', bytes: dxfOf(plan) }),
 
   /** The lines of a table that leaves as a file. */
   rows(what: 'rooms' | 'readings' | 'openings', plan: Plan, floor: Id): readonly Row[] {

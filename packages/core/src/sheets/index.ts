@@ -1,4 +1,5 @@
 export { type Page, type PageFrame, type Written, composeSheet, framesOf, sheetsInOrder } from './compose';
+export { type Enclosed, coverPage } from './cover';
 export { LETTERING } from './paper-marks';
 export { SCALES, pageSize, scaleInWords } from './papers';
 export { SHEET_SETS, type SheetSet, layOut, onOtherPage, partFor, scalesFor } from './sets';

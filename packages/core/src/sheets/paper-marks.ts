@@ -36,6 +36,12 @@ export function onPaper(
   });
 }
 
+/** How a line is written. */
+export interface TextLine {
+  readonly role: Role;
+  readonly size: number;
+}
+
 export const text = (
   role: Role,
   key: string,

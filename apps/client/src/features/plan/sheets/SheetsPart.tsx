@@ -7,7 +7,9 @@ import { BarButton } from '../../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { ListBar, ListPanel } from '../later/ListPanel';
 import { lent } from '../later/lent';
+import { HandOver } from './HandOver';
 import { Leave } from './Leave';
+import { makeDxf } from './make-sheets';
 import { SheetEditor } from './SheetEditor';
 import { useThumbnail } from './use-pages';
 
@@ -15,11 +17,14 @@ const { PAPERS, edit, filesWorker, inWords, planActions, useAppDispatch, useAppS
 
 /** The sheets of the job: laid out in sets, looked at, taken away. */
 export default function SheetsPart(_: { floor: DerivedFloor }) {
+  const dispatch = useAppDispatch();
   const plan = useAppSelector((state) => state.plan.plan)!;
   const [open, setOpen] = useState<string | null>(null);
   const [adding, setAdding] = useState(false);
+  const [handing, setHanding] = useState(false);
   const sheets = Object.values(plan.sheets).sort((a, b) => a.order - b.order);
   const chosen = sheets.find(({ id }) => id === open);
+  if (handing) return <HandOver close={() => setHanding(false)} />;
   if (chosen) return <SheetEditor key={chosen.id} sheet={chosen} of={sheets.length} close={() => setOpen(null)} />;
   return (
     <ListPanel title="Sheets" testID="sheets" downloads={[]}>
@@ -28,6 +33,18 @@ export default function SheetsPart(_: { floor: DerivedFloor }) {
           <Leave ids={sheets.map(({ id }) => id)} what={sheets.length === 1 ? 'The sheet' : 'All sheets'} />
           <ListBar>
             <BarButton icon="plus" label="Lay out more" chosen={adding} onPress={() => setAdding(!adding)} />
+            <BarButton
+              icon="download"
+              label="DXF"
+              says="Plans of all floors as DXF"
+              onPress={() => dispatch(makeDxf(() => undefined))}
+            />
+            <BarButton
+              icon="file-export-outline"
+              label="Hand over"
+              says="Hand over: all in one file"
+              onPress={() => setHanding(true)}
+            />
           </ListBar>
         </>
       )}

@@ -1,16 +1,18 @@
-import type { Id } from '@velvet-tape/core';
-import type { SheetFormat } from '../../../workers/files.worker';
+import type { Id, Plan } from '@velvet-tape/core';
+import type { Brought, Handed, MadeFile, SheetFormat } from '../../../workers/files.worker';
 import type { Command } from '../../../store/store';
 import { lent } from '../later/lent';
 import { broughtFor } from './use-pages';
 
 const { download, fileName, filesWorker, inWords, planActions, stopFiles } = lent();
 
-/** Under way: how many pages of how many are done. */
+/** Under way: how many pages, or parts, of how many are done. */
 export interface Making {
   readonly done: number;
   readonly of: number;
 }
+type Tell = (making: Making | null) => void;
+type Files = Awaited<ReturnType<typeof filesWorker>>;
 
 let ends: ((stopped: 'stopped') => void) | null = null;
 
@@ -20,29 +22,58 @@ export function stopMaking(): void {
   ends?.('stopped');
 }
 
-/** Sheets as a file, in the order they stand; told page by page. */
-export const makeSheets =
-  (ids: readonly Id[], format: SheetFormat, dpi: number, tell: (making: Making | null) => void): Command =>
+/** Makes a file with the worker, step by step, till it is there or stopped; what goes wrong is said. */
+const making =
+  (
+    { sheets, of, tell }: { sheets: readonly Id[]; of: number; tell: Tell },
+    make: (files: Files, plan: Plan, brought: Brought, onStep: (done: number) => void) => Promise<MadeFile>,
+    done: (file: MadeFile) => void,
+  ): Command =>
   (dispatch, getState) => {
     const plan = getState().plan.plan!;
-    const of = ids.length;
     tell({ done: 0, of });
     const made = async () => {
       const { proxy } = await import('comlink');
-      const files = await filesWorker();
-      const name = fileName(plan.job.name);
-      const brought = await broughtFor(plan, ids);
-      return files.sheets(
+      const brought = await broughtFor(plan, sheets);
+      return make(
+        await filesWorker(),
         plan,
-        ids,
-        { format, dpi, name },
         brought,
-        proxy((done: number) => tell({ done, of })),
+        proxy((step: number) => tell({ done: step, of })),
       );
     };
     const stopped = new Promise<'stopped'>((resolve) => (ends = resolve));
     Promise.race([made(), stopped])
-      .then((file) => file !== 'stopped' && download(file.name, file.type, file.bytes))
+      .then((file) => file !== 'stopped' && done(file))
       .catch((error: unknown) => dispatch(planActions.said({ text: inWords(error), tone: 'refused' })))
       .finally(() => tell(null));
   };
+
+/** Sheets as a file, in the order they stand; told page by page. */
+export const makeSheets = (sheets: readonly Id[], format: SheetFormat, dpi: number, tell: Tell): Command =>
+  making(
+    { sheets, of: sheets.length, tell },
+    (files, plan, brought, onPage) =>
+      files.sheets(plan, sheets, { format, dpi, name: fileName(plan.job.name) }, brought, onPage),
+    ({ name, type, bytes }) => download(name, type, bytes),
+  );
+
+/** The plans of all floors as DXF. */
+export const makeDxf = (tell: Tell): Command =>
+  making(
+    { sheets: [], of: 1, tell },
+    (files, plan) => files.dxf(plan, fileName(plan.job.name)),
+    ({ name, type, bytes }) => download(name, type, bytes),
+  );
+
+/** All that is wanted in one file; told part by part. */
+export const makeHandOver =
+  (wanted: readonly Handed[], tell: Tell, done: (file: MadeFile) => void): Command =>
+  (dispatch, getState) =>
+    dispatch(
+      making(
+        { sheets: Object.keys(getState().plan.plan!.sheets), of: wanted.length, tell },
+        (files, plan, brought, onStep) => files.handOver(plan, wanted, fileName(plan.job.name), brought, onStep),
+        done,
+      ),
+    );

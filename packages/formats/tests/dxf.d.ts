@@ -1,0 +1,6 @@
+declare module 'dxf' {
+  export class Helper {
+    constructor(dxf: string);
+    readonly parsed: unknown;
+  }
+}
