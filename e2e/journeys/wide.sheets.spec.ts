@@ -41,6 +41,11 @@ test('a builder’s set on A3: put in order, another paper, a part more; all as 
   await expect(sheet.locator('svg[viewBox="0 0 420 594"]')).toBeVisible();
   await expect(sheet.locator('svg').getByText('1 of 6')).toBeAttached();
   await key(page, 'Put on it').click();
+  await key(page, 'Walls of a room, from inside').click();
+  await page.getByRole('menuitem', { name: 'Waiting room' }).click();
+  await expect(page.getByTestId('frame Walls of Waiting room')).toBeVisible();
+  await expect(sheet.locator('[data-role="elevation.wall"]')).toHaveCount(8);
+  await key(page, 'Done').click();
   await key(page, 'Areas of the house').click();
   await expect(page.getByTestId('frame Areas')).toBeVisible();
   await expect(page.getByTestId('page-says')).toHaveCount(0);

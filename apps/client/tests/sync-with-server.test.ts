@@ -196,16 +196,22 @@ describe('the engine', () => {
     await until(async () => (await job(bad)).waiting === 0 && (await device.trouble.count()) === 0);
   }, 20_000);
 
-  test('whose work was changed elsewhere is told what of it', async () => {
+  test('whose work was changed elsewhere is told what of it; where nothing is to be told nothing is said', async () => {
     const id = await saved();
+    const { engine, said, states } = started();
     await change(id, (plan) => named(plan, 'Mine'));
-    await sendJob(id);
-    server.put(id, named(server.plan(id), 'Theirs'));
-    const { engine, said } = started();
     engine.watch(id);
+    await until(async () => (await job(id)).waiting === 0 && states.at(-1) === 'saved');
+    // somebody else draws a room: that is theirs
+    server.put(id, box(server.plan(id), 5000, 'theirs'));
+    engine.wrote(id);
+    await until(async () => rooms((await job(id)).plan) === 2);
+    expect(said).toEqual([]);
+    server.put(id, named(server.plan(id), 'Theirs'));
+    engine.wrote(id);
     await until(() => said.length > 0);
     expect(said).toEqual(['Changed elsewhere since you did: The name of the job changed.']);
-  });
+  }, 20_000);
 
   test('a page opened anew, which may be a newer one, asks once more for what was refused, and no more than once', async () => {
     const bad = await saved();

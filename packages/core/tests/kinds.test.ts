@@ -71,7 +71,21 @@ function furnished(gestures: Parameters<typeof play>[0]): Plan {
       { kind: 'addBreak', floor: 'ground', form: i % 2 === 0 ? 'dormer' : 'beam', at: room.room.at, height: 2000 },
       { kind: 'addBreak', floor: 'ground', form: 'step', at: room.room.at, width: 300, depth: 300 },
     ]),
-    { kind: 'addSheets', sheets: layOut(plan, 'builder’s set', 'A4') },
+    {
+      kind: 'addSheets',
+      sheets: layOut(plan, 'builder’s set', 'A4').map((sheet, i) => ({
+        ...sheet,
+        frames: [
+          ...sheet.frames,
+          ...Object.keys(plan.rooms)
+            .slice(i, i + 1)
+            .map((room) => ({
+              ...{ shows: { kind: 'elevations' as const, room }, look: 'bare' as const, scale: 50 },
+              at: { x: 100, y: 100 },
+            })),
+        ],
+      })),
+    },
   ];
   intents.forEach((intent, i) => {
     const result = applyEdit(plan, intent, `f${i}`);

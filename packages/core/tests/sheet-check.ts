@@ -10,7 +10,8 @@ interface Box {
 
 /** mm of paper that are rounding. */
 const SLACK = 0.02;
-const within = (inner: Box | null, outer: Box) =>
+/** Does it lie in it, but for what is rounding? */
+export const isWithin = (inner: Box | null, outer: Box) =>
   inner === null ||
   (inner.minX >= outer.minX - SLACK &&
     inner.minY >= outer.minY - SLACK &&
@@ -36,12 +37,13 @@ export function sheetFaults(
     const area = { minX: x, minY: y, maxX: x + width, maxY: y + height };
     for (const frame of page.frames) {
       const own = page.marks.filter(({ key }) => key.startsWith(`${frame.id} `));
-      const beyond = own.filter((mark) => !within(drawnBox([mark], LETTERING), frame.box));
+      const beyond = own.filter((mark) => !isWithin(drawnBox([mark], LETTERING), frame.box));
       if (beyond.length > 0) faults.push(`${frame.name}: ${beyond[0]!.key} lies outside of its part`);
-      if (frame.fits !== within(frame.box, area)) faults.push(`${frame.name}: it is not said rightly whether it fits`);
+      if (frame.fits !== isWithin(frame.box, area))
+        faults.push(`${frame.name}: it is not said rightly whether it fits`);
     }
     const all = { minX: 0, minY: 0, maxX: page.width, maxY: page.height };
-    if (page.says.length === 0 && !within(drawnBox(page.marks, LETTERING), all))
+    if (page.says.length === 0 && !isWithin(drawnBox(page.marks, LETTERING), all))
       faults.push('something leaves the page');
     for (const mark of page.marks)
       if (mark.kind === 'text' && mark.size * LETTERING < 1.8 - 1e-9) faults.push(`${mark.text} is lower than 1.8 mm`);

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
-import { type Mark, type Plan, PAPERS, newPlan } from '../src';
+import { type Mark, type Plan, PAPERS, drawnBox, newPlan } from '../src';
 import {
+  LETTERING,
   SHEET_SETS,
   composeSheet,
   framesOf,
@@ -13,7 +14,7 @@ import {
 } from '../src/sheets';
 import { House } from './house';
 import { gesture, play } from './gestures';
-import { sheetFaults } from './sheet-check';
+import { isWithin, sheetFaults } from './sheet-check';
 
 const WRITTEN = { date: '29 November 2026' };
 const SEED = Number(process.env['FC_SEED'] ?? 20_261_129);
@@ -157,6 +158,57 @@ test('another paper: what is on it goes along, and gets smaller where it must', 
   house.do({ kind: 'changeSheet', sheet: id, page: { ...page, frames: onOtherPage(house.plan, sheet, page) } });
   expect(scale()).toBe(50);
   expect(pages(house.plan)[0]!.says).toEqual([]);
+});
+
+test('the walls of a room from inside: each as long and high as it is, on the line of its floor', () => {
+  const house = hall();
+  const id = laidOut(house, 'a page a floor', 'A3')!;
+  const room = Object.keys(house.plan.rooms)[0]!;
+  const shows = { kind: 'elevations' as const, room };
+  const frame = house.do({
+    kind: 'addFrame',
+    sheet: id,
+    frame: { shows, look: 'bare', scale: 100, at: { x: 200, y: 200 } },
+  });
+  const page = pages(house.plan)[0]!;
+  const own = page.marks.filter(({ key }) => key.startsWith(`${frame} `));
+  const walls = own.flatMap((mark) => (mark.kind === 'path' && mark.role === 'elevation.wall' ? [mark.rings[0]!] : []));
+  const sizes = walls.map((ring) => {
+    const [xs, ys] = [ring.map(({ x }) => x), ring.map(({ y }) => y)];
+    return [Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)].map(
+      (mm) => Math.round(mm * 1e6) / 1e6,
+    );
+  });
+  // 7.50 and 4.00 m long, 2.40 m high, at 1:100
+  expect(sizes).toEqual([
+    [75, 24],
+    [40, 24],
+    [75, 24],
+    [40, 24],
+  ]);
+  expect(words(own)).toEqual(expect.arrayContaining(['Wall 1, ≈ 7.50 m', '2.40 m high', 'Walls of Hall, 1:100']));
+  const box = page.frames.find((each) => each.id === frame)!.box;
+  expect(own.every((mark) => isWithin(drawnBox([mark], LETTERING)!, box))).toBe(true);
+  // it goes with its room
+  house.do({ kind: 'removeRoom', room });
+  expect(Object.keys(house.plan.frames)).not.toContain(frame);
+});
+
+test('a picture that prints is a part of what is drawn: it does not leave the page unsaid', () => {
+  const house = hall();
+  house.do({
+    ...{ kind: 'addUnderlay', floor: 'ground', name: 'Old plan', at: { x: 3750, y: 2000 }, paper: null },
+    picture: { picture: 'p1', width: 4000, height: 3000 },
+    calibration: { kind: 'printed', perPixel: 0.1, ratio: 100 },
+  });
+  const underlay = Object.keys(house.plan.underlays)[0]!;
+  house.do({ kind: 'changeUnderlay', underlay, change: { prints: true } } as never);
+  laidOut(house, 'a page a floor');
+  const [page] = pages(house.plan);
+  expect(page!.says).toEqual([]);
+  const { box } = page!.frames[0]!;
+  // 40 m of picture at 1:200 are 200 mm
+  expect(box.maxX - box.minX).toBeCloseTo(40_000 / framesOf(house.plan, page!.sheet.id)[0]!.scale, 6);
 });
 
 test('on random houses, every set on every paper: nothing leaves the page unsaid, no lettering is lower than 1.8 mm, each part lies in its box', () => {

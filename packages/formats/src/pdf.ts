@@ -24,6 +24,8 @@ export interface PdfFacts {
   readonly pictures?: ReadonlyMap<string, Uint8Array>;
   /** Told after each page; false stops it. */
   readonly onPage?: (done: number) => boolean;
+  /** Told the signs that no face of the house has: they are missing on the page. */
+  readonly onMissing?: (signs: readonly string[]) => void;
 }
 
 /** Points of PDF to the millimetre. */
@@ -36,7 +38,8 @@ export class Stopped extends Error {}
  * Pages as PDF (ISO 32000): vectors in true size, lettering as text with its faces in the file, pages with labels, each page a figure with words for whoever listens.
  */
 export async function pagesToPdf(pages: readonly PdfPage[], fonts: Fonts, facts: PdfFacts): Promise<Uint8Array> {
-  const { title, author, date, pictures = new Map<string, Uint8Array>(), onPage } = facts;
+  const { title, author, date, pictures = new Map<string, Uint8Array>(), onPage, onMissing } = facts;
+  const missing = new Set<string>();
   const doc = new PDFDocument({
     ...{ autoFirstPage: false, tagged: true, lang: 'en', displayTitle: true, pdfVersion: '1.7' },
     // no face of its own: those of the house are the only ones
@@ -56,7 +59,7 @@ export async function pagesToPdf(pages: readonly PdfPage[], fonts: Fonts, facts:
     const figure = doc.struct('Figure', { alt: page.describes }, () => {
       doc.save();
       doc.scale(POINTS);
-      const painter = pdfPainter(doc, pictures);
+      const painter = pdfPainter(doc, pictures, missing);
       for (const mark of page.marks) painted(painter, mark);
       doc.restore();
     });
@@ -66,6 +69,7 @@ export async function pagesToPdf(pages: readonly PdfPage[], fonts: Fonts, facts:
     // a page at a time, so that a message can come in
     await new Promise((next) => setTimeout(next, 0));
   }
+  if (missing.size > 0) onMissing?.([...missing]);
   labelled(doc, pages);
   doc.end();
   await ended;
@@ -83,7 +87,17 @@ function labelled(doc: PDFKit.PDFDocument, pages: readonly PdfPage[]): void {
 /** Text, as the library writes it: a `String` is written as text, a string as a name. */
 const textOf = (text: string): string => new String(text) as string;
 
-function pdfPainter(doc: PDFKit.PDFDocument, pictures: ReadonlyMap<string, Uint8Array>): Painter<void> {
+/** Has the face that is written with this sign? */
+function hasSign(doc: PDFKit.PDFDocument, sign: string): boolean {
+  const { font } = (doc as unknown as { _font: { font: { hasGlyphForCodePoint(point: number): boolean } } })._font;
+  return font.hasGlyphForCodePoint(sign.codePointAt(0)!);
+}
+
+function pdfPainter(
+  doc: PDFKit.PDFDocument,
+  pictures: ReadonlyMap<string, Uint8Array>,
+  missing: Set<string>,
+): Painter<void> {
   const drawn = (d: string, style: ReturnType<typeof paperStyle>) => {
     const { fill, stroke, width, opacity, dashes, round } = style;
     if (d === '' || (!fill && !stroke)) return;
@@ -113,6 +127,7 @@ function pdfPainter(doc: PDFKit.PDFDocument, pictures: ReadonlyMap<string, Uint8
       const { at, turn, size, align } = mark;
       doc.save();
       doc.font(text?.face === 'title' ? 'title' : 'text').fontSize(LETTERING * size);
+      for (const sign of mark.text) if (!hasSign(doc, sign)) missing.add(sign);
       const width = doc.widthOfString(mark.text);
       const left = align === 'left' ? 0 : align === 'right' ? width : width / 2;
       if (turn) doc.rotate(turn, { origin: [at.x, at.y] });

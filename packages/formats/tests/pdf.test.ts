@@ -121,6 +121,16 @@ test('poppler finds the lettering as text, and both faces in the file', async ()
   expect(info).toMatch(/Pages: +3/);
 });
 
+test('signs that no face has are told, and only those', async () => {
+  const missing: string[][] = [];
+  const onMissing = (signs: readonly string[]) => missing.push([...signs]);
+  const pages = (name: string) => pagesOf({ ...house(), job: { ...house().job, name } });
+  await pagesToPdf(pages('Łódź, Façade ½″ ≈ 3 m²'), FONTS, { ...FACTS, onMissing });
+  expect(missing).toEqual([]);
+  await pagesToPdf(pages('渡し場'), FONTS, { ...FACTS, onMissing });
+  expect(missing).toEqual([['渡', 'し', '場']]);
+});
+
 test('it is stopped after a page where that is wanted', async () => {
   const done: number[] = [];
   const onPage = (n: number) => done.push(n) < 2;

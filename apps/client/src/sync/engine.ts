@@ -226,7 +226,7 @@ export class SyncEngine {
       setAside && KEPT_APART,
       older && 'The server had an older state of this job. It has the one of this device again.',
       overruled.length > 0 && overruledInWords(overruled),
-      overtaken && `Changed elsewhere since you did: ${overtaken}.`,
+      overtaken !== '' && `Changed elsewhere since you did: ${overtaken}.`,
     ].filter((each) => typeof each === 'string');
     if (words.length === 0) return;
     this.tell({ kind: 'says', id, words: words.join(' ') });

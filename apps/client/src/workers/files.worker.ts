@@ -51,6 +51,8 @@ export interface MadeFile {
   readonly name: string;
   readonly type: string;
   readonly bytes: Uint8Array<ArrayBuffer>;
+  /** What is wrong with it, in words. */
+  readonly says?: string;
 }
 
 const TYPES: Record<SheetFormat, string> = {
@@ -143,19 +145,29 @@ async function withFaces(): Promise<void> {
 
 const facts = (plan: Plan) => ({ title: plan.job.name, author: plan.job.drawnBy, date: new Date() });
 
+/** What was wrong with a file that was made all the same, in words. */
+const missingInWords = (signs: readonly string[]): string =>
+  `These signs are in none of the faces of a PDF, and are missing there: ${signs.join(' ')}. As PNG or SVG they are there.`;
+
 async function asPdf(
   plan: Plan,
   pages: readonly Page[],
   brought: Brought,
   onPage: (done: number) => void,
-): Promise<Uint8Array> {
+): Promise<{ bytes: Uint8Array<ArrayBuffer>; says?: string }> {
   const pictures = new Map<string, Uint8Array>();
   for (const page of pages) await filtered(page, brought.pictures, pictures);
-  return pagesToPdf(
+  let says: string | undefined;
+  const bytes = await pagesToPdf(
     pages.map((page) => ({ ...page, label: page.sheet.name, describes: described(page) })),
     await fonts(),
-    { ...facts(plan), pictures, onPage: (done) => (onPage(done), true) },
+    {
+      ...{ ...facts(plan), pictures },
+      onPage: (done) => (onPage(done), true),
+      onMissing: (signs) => (says = missingInWords(signs)),
+    },
   );
+  return { bytes: bytes as Uint8Array<ArrayBuffer>, ...(says !== undefined && { says }) };
 }
 
 /** What can be handed over. */
@@ -181,7 +193,8 @@ const HANDED: Record<Handed, (plan: Plan, name: string, brought: Brought, put: P
       brought.date,
     );
     const says = `The sheets at a true scale: ${pages.map(({ sheet }) => sheet.name).join(', ')}. Print them at 100 %.`;
-    put(`${name}-sheets.pdf`, says, await asPdf(plan, pages, brought, () => undefined));
+    const { bytes, says: missing } = await asPdf(plan, pages, brought, () => undefined);
+    put(`${name}-sheets.pdf`, [says, missing].filter(Boolean).join(' '), bytes);
   },
   svg: async (plan, name, brought, put) => {
     const urls = await dataUrls(brought.pictures);
@@ -268,8 +281,7 @@ const files = {
   ): Promise<MadeFile> {
     const pages = pagesOf(plan, ids, brought.date);
     if (format === 'pdf') {
-      const bytes = await asPdf(plan, pages, brought, onPage);
-      return { name: `${name}.pdf`, type: TYPES.pdf, bytes: bytes as Uint8Array<ArrayBuffer> };
+      return { name: `${name}.pdf`, type: TYPES.pdf, ...(await asPdf(plan, pages, brought, onPage)) };
     }
     if (format !== 'svg') await withFaces();
     const made: Record<string, Uint8Array<ArrayBuffer>> = {};

@@ -3,6 +3,7 @@ import { type DerivedFloor, deriveFloor } from '../derived';
 import { type Box, boxAround, boxesMeet, ringsBox } from '../geometry';
 import {
   COLLECTIONS,
+  ON_NO_FLOOR,
   type CollectionName,
   type Collections,
   type Entity,
@@ -105,10 +106,14 @@ function partsOf(plan: Plan, part: Partial<Parts>, names: 'some' | 'all'): Parts
   for (const name of COLLECTIONS) {
     const named = (entity: Entity) =>
       kindOf(name).refers.flatMap(({ to, ids }) => (HOUSE.has(to) ? [] : ids(entity).map((id) => parts[to]!.has(id))));
+    // pages show the house, and are none of it
+    const isPage = (entity: Entity) => kindOf(name).floorOf(entity, plan) === ON_NO_FLOOR;
     const hangs = (found: readonly boolean[]) =>
       found.length > 0 && (names === 'some' ? found.some(Boolean) : found.every(Boolean));
     parts[name] ??= new Set(
-      Object.values<Entity>(plan[name]).flatMap((entity) => (hangs(named(entity)) ? [entity.id] : [])),
+      Object.values<Entity>(plan[name]).flatMap((entity) =>
+        !isPage(entity) && hangs(named(entity)) ? [entity.id] : [],
+      ),
     );
   }
   return parts as Parts;

@@ -28,6 +28,7 @@ export * from './kinds/sheets';
 export * from './kinds/slopes';
 export * from './kinds/solids';
 export * from './kinds/stairs';
+export { ON_NO_FLOOR } from './kinds/kind';
 export type { EitherStand, FreeStand, WallStand } from './kinds/stand';
 export * from './kinds/underlays';
 export * from './kinds/walls';

@@ -1,7 +1,7 @@
 import { lastFor } from '../memory';
 import { type Ring, intersection, ringContains, ringsArea } from '../geometry';
 import type { Draft } from '../plan/draft';
-import { dropWithAll } from '../plan/footing';
+import { dropWithAll, namedBy, rename } from '../plan/footing';
 import { NEW_ROOM, wallsOf } from '../plan/plan';
 import type { Id, Room, Wall } from '../plan/plan';
 import { type Cell, type Network, cornerRing, enclosedSides, cellKey, networkOf, sidesOf } from '../walls';
@@ -63,10 +63,12 @@ export function reconcileRooms(draft: Draft, floor: Id): void {
     .sort((a, b) => b.shared - a.shared);
   for (const { f, room } of overlaps) if (!owner.has(f) && free.has(room)) take(f, room);
 
+  const gone = new Map<Id, Room | null>();
   for (const room of free) {
     draft.drop('rooms', room.id);
     const home = surfaceAt(found, room.at);
     const kept = home && owner.get(home);
+    gone.set(room.id, kept ?? null);
     passOnSlopes(draft, room, kept ?? null);
     if (kept) draft.notes.push(`${nameOf(room)} and ${nameOf(kept)} are one room now, named ${nameOf(kept)}.`);
     else if (room.name) draft.notes.push(`${room.name} is no longer a room of its own.`);
@@ -81,6 +83,13 @@ export function reconcileRooms(draft: Draft, floor: Id): void {
     if (!surfaceHolds(f.outline.rings, room.at)) draft.put('rooms', { ...room, at: labelPoint(f.outline.rings) });
   }
   reconcileHeights(draft, floor);
+  for (const [id, kept] of gone) passOn(draft, id, kept);
+}
+
+/** What else names a room that is gone names the one it is part of now, or goes with it. */
+function passOn(draft: Draft, gone: Id, to: Room | null): void {
+  if (to) rename(draft, 'rooms', gone, to.id);
+  else for (const { name, entity } of [...namedBy(draft, 'rooms', gone)]) dropWithAll(draft, name, entity.id, 'wanted');
 }
 
 /** The slopes of a room that is part of another now are that one's; those of a room that is gone go, with what was read on them. */

@@ -1,7 +1,7 @@
 import { type Box, type Point, boxesMeet } from '../geometry';
 import type { Mark } from '../drawing';
 import type { Id, Plan, Sheet, SheetFrame } from '../plan/plan';
-import { drawContent } from './frame-drawing';
+import { drawContent, isDrawing } from './frame-drawing';
 import { onPaper } from './paper-marks';
 import { type Size, SCALES, pageSize, scaleInWords } from './papers';
 import { type Area, explained, partsOfPage, titleBlock } from './title-block';
@@ -57,7 +57,7 @@ export function composeSheet(plan: Plan, id: Id, { date }: Written): Page | null
   const frames = placed.map(({ frame, box }) => ({
     ...{ id: frame.id, frame, name: nameOf(plan, frame), box, fits: isWithin(box, drawing) },
   }));
-  const scales = [...new Set(placed.flatMap(({ frame }) => (frame.shows.kind === 'plan' ? [frame.scale] : [])))];
+  const scales = [...new Set(placed.flatMap(({ frame }) => (isDrawing(frame.shows) ? [frame.scale] : [])))];
   const [scale] = scales;
   const scaleSaid = scale === undefined ? '–' : scales.length > 1 ? 'as drawn' : scaleInWords(scale, plan.job.units);
   const explains = explained(plan, sheet, marks);
@@ -103,6 +103,7 @@ const isWithin = (box: Box, { x, y, width, height }: Area): boolean =>
 /** What a frame is called. */
 export function nameOf(plan: Plan, { shows }: Pick<SheetFrame, 'shows'>): string {
   if (shows.kind === 'areas') return 'Areas';
+  if (shows.kind === 'elevations') return `Walls of ${plan.rooms[shows.room]?.name || 'a room'}`;
   const floor = plan.floors[shows.floor]?.name || 'A floor';
   return shows.kind === 'plan' ? floor : `${shows.kind === 'openings' ? 'Doors and windows' : 'Rooms'}, ${floor}`;
 }
@@ -115,7 +116,7 @@ function outside(plan: Plan, sheet: Sheet, frame: SheetFrame): string {
   const fits = ({ width, height }: Size) => width <= drawing.width + SLACK && height <= drawing.height + SLACK;
   if (fits(drawContent(plan, frame))) return `${name} reaches beyond the page. Move it.`;
   const on = `${sheet.paper} ${sheet.across ? 'across' : 'upright'}`;
-  if (frame.shows.kind !== 'plan') return `${name} is too large for ${on}. Take a larger page.`;
+  if (!isDrawing(frame.shows)) return `${name} is too large for ${on}. Take a larger page.`;
   const smaller = SCALES[units].find((scale) => scale > frame.scale && fits(drawContent(plan, { ...frame, scale })));
   const help = smaller ? `${scaleInWords(smaller, units)} would.` : 'Take a larger page.';
   return `${name} at ${scaleInWords(frame.scale, units)} does not fit on ${on}: ${help}`;

@@ -1,10 +1,11 @@
 import { deriveFloor } from '../derived';
-import { type Mark, boxOf, drawFloor, drawnBox, lookOf, printedPictures } from '../drawing';
+import { type Point, boxAround } from '../geometry';
+import { type Mark, type PictureMark, boxOf, drawFloor, drawnBox, lookOf, printedPictures } from '../drawing';
 import type { Plan, SheetFrame } from '../plan/plan';
-import { LETTERING, lengthOf, onPaper, text } from './paper-marks';
-import { scaleInWords } from './papers';
+import { captionOf } from './caption';
+import { elevationsOf } from './elevations';
+import { LETTERING, onPaper } from './paper-marks';
 import { areasTable, openingsTable, roomsTable } from './tables';
-import { TAPE_HIGH, tapeBar } from './tape-bar';
 
 /** A part of a page by itself, its upper left corner at the origin. mm on paper. */
 export interface Drawn {
@@ -15,11 +16,16 @@ export interface Drawn {
 
 export type Content = Pick<SheetFrame, 'shows' | 'scale' | 'look'>;
 
+/** Is it a drawing to scale, and no table? */
+export const isDrawing = ({ kind }: Content['shows']): boolean => kind === 'plan' || kind === 'elevations';
+
 /** What a frame shows, drawn to its scale. */
 export function drawContent(plan: Plan, { shows, scale, look }: Content): Drawn {
   switch (shows.kind) {
     case 'plan':
       return planOf(plan, shows.floor, scale, look);
+    case 'elevations':
+      return elevationsOf(plan, shows.room, scale);
     case 'openings':
       return openingsTable(deriveFloor(plan, shows.floor));
     case 'rooms':
@@ -43,33 +49,43 @@ function legible(marks: readonly Mark[]): Mark[] {
   return [...marks.filter((mark) => mark.kind !== 'text'), ...masks, ...texts];
 }
 
-/** Of the caption under a plan: its name, and the tape. */
-const CAPTION = { off: 6, size: 1.5, gap: 1.5, left: 1 };
+/** Where the corners of the part of a picture that is shown lie, mm of the house. */
+function cornersOf({ shown: { left, top, width, height }, matrix: [a, b, c, d, x, y] }: PictureMark): Point[] {
+  const at = (u: number, v: number) => ({ x: a * u + c * v + x, y: b * u + d * v + y });
+  return [at(left, top), at(left + width, top), at(left, top + height), at(left + width, top + height)];
+}
 
 function planOf(plan: Plan, floor: string, scale: number, look: Content['look']): Drawn {
   const { units } = plan.job;
   const derived = deriveFloor(plan, floor);
   const lettering = LETTERING * scale;
   const drawn = drawFloor(derived, { lettering, units, ...lookOf(look) });
-  const under = drawn.findIndex(({ role }) => role !== 'floor');
-  const marks = [...drawn.slice(0, under), ...printedPictures(plan, floor), ...drawn.slice(Math.max(0, under))];
-  const around = drawnBox(drawn, lettering) ?? { minX: 0, minY: 0, maxX: 0, maxY: 0 };
+  const pictures = printedPictures(plan, floor);
+  const isFloor = ({ role }: Mark) => role === 'floor';
+  const marks = [...drawn.filter(isFloor), ...pictures, ...drawn.filter((mark) => !isFloor(mark))];
+  const own = drawnBox(drawn, lettering);
+  const corners = [
+    ...(own
+      ? [
+          { x: own.minX, y: own.minY },
+          { x: own.maxX, y: own.maxY },
+        ]
+      : []),
+    ...pictures.flatMap(cornersOf),
+  ];
+  const around = boxAround(corners) ?? { minX: 0, minY: 0, maxX: 0, maxY: 0 };
   const [wide, high] = [(around.maxX - around.minX) / scale, (around.maxY - around.minY) / scale];
   const name = plan.floors[floor]?.name || 'A floor';
-  const y = high + CAPTION.off;
-  const tape = tapeBar(CAPTION.left, y + CAPTION.size * LETTERING * 0.8 + CAPTION.gap, scale, units);
-  const caption = `${name}, ${scaleInWords(scale, units)}`;
-  const said = text('sheet.title', 'caption', { x: CAPTION.left, y }, caption, { size: CAPTION.size, align: 'left' });
-  const width = Math.max(wide, tape.width + LETTERING * 2, lengthOf(caption, 'sheet.title', CAPTION.size) + LETTERING);
+  const caption = captionOf(name, scale, units, high);
+  const width = Math.max(wide, caption.width);
   return {
     marks: [
       ...legible(
         onPaper(marks, { scale, from: { x: around.minX, y: around.minY }, to: { x: (width - wide) / 2, y: 0 } }),
       ),
-      said,
-      ...tape.marks,
+      ...caption.marks,
     ],
     width,
-    height: y + CAPTION.size * LETTERING * 0.8 + CAPTION.gap + TAPE_HIGH,
+    height: caption.bottom,
   };
 }

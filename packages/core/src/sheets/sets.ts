@@ -3,7 +3,7 @@ import type { AddSheets } from '../edits';
 import type { Point } from '../geometry';
 import { type LookName, type Plan, type Sheet, type SheetFrame, floorsInOrder } from '../plan/plan';
 import { framesOf } from './compose';
-import { type Content, drawContent } from './frame-drawing';
+import { type Content, drawContent, isDrawing } from './frame-drawing';
 import { SCALES, type Size, scaleInWords } from './papers';
 import { partsOfPage } from './title-block';
 
@@ -154,7 +154,11 @@ export function partFor(plan: Plan, sheet: Sheet, content: Unscaled): NewFrame {
     const { width, height } = drawContent(plan, frame);
     return { x: frame.at.x - width / 2, y: frame.at.y - height / 2, width, height };
   });
-  const usual = framesOf(plan, sheet.id).find(({ shows }) => shows.kind === 'plan')?.scale;
+  // plans of one sheet are of one scale
+  const usual =
+    content.shows.kind === 'plan'
+      ? framesOf(plan, sheet.id).find(({ shows }) => shows.kind === 'plan')?.scale
+      : undefined;
   for (const scale of usual === undefined ? scales : scales.filter((each) => each >= usual)) {
     const at = freePlace(drawContent(plan, { ...content, scale }), drawing, there);
     if (at) return { ...content, scale, at };
@@ -192,7 +196,7 @@ export function scalesFor(
   sheet: PaperOf,
   frame: SheetFrame,
 ): { readonly scale: number; readonly words: string; readonly fits: boolean }[] {
-  if (frame.shows.kind !== 'plan') return [];
+  if (!isDrawing(frame.shows)) return [];
   const { drawing } = partsOfPage(sheet);
   return SCALES[plan.job.units].map((scale) => ({
     ...{ scale, words: scaleInWords(scale, plan.job.units) },
@@ -219,7 +223,7 @@ export function onOtherPage(plan: Plan, sheet: Sheet, page: PaperOf): { id: stri
 
 /** The scale it has where it fits, else the next that does. */
 const scaleOn = (plan: Plan, frame: SheetFrame, area: Size): number =>
-  frame.shows.kind === 'plan'
+  isDrawing(frame.shows)
     ? ([frame.scale, ...SCALES[plan.job.units].filter((each) => each > frame.scale)].find((scale) =>
         fitsIn(drawContent(plan, { ...frame, scale }), area),
       ) ?? frame.scale)

@@ -7,9 +7,11 @@ import { type Kind, ON_NO_FLOOR, type Reference, together } from './kind';
 export const LOOKS = ['on site', 'for the client', 'for the builder', 'bare'] as const;
 export type LookName = (typeof LOOKS)[number];
 
-/** What a frame shows: the plan of a floor, its doors and windows, its rooms, or how the house is counted. */
+/** What a frame shows: the plan of a floor, its doors and windows, its rooms; the walls of a room from inside; how the house is counted. */
 export type FrameShows =
-  { readonly kind: 'plan' | 'openings' | 'rooms'; readonly floor: Id } | { readonly kind: 'areas' };
+  | { readonly kind: 'plan' | 'openings' | 'rooms'; readonly floor: Id }
+  | { readonly kind: 'elevations'; readonly room: Id }
+  | { readonly kind: 'areas' };
 
 /** A part of a sheet. */
 export interface SheetFrame {
@@ -45,6 +47,16 @@ const ofFloor: Reference<SheetFrame, object> = {
   gone: 'drop',
 };
 
+const ofRoom: Reference<SheetFrame, object> = {
+  to: 'rooms',
+  ids: ({ shows }) => ('room' in shows ? [shows.room] : []),
+  with: (frame, other) =>
+    'room' in frame.shows ? { ...frame, shows: { ...frame.shows, room: other(frame.shows.room) } } : frame,
+  lost: () => 'A sheet shows a room that is not there.',
+  elsewhere: null,
+  gone: 'drop',
+};
+
 export const frameKind: Kind<SheetFrame, object> = {
   one: 'part of a sheet',
   many: 'parts of sheets',
@@ -54,6 +66,7 @@ export const frameKind: Kind<SheetFrame, object> = {
     sheet: id,
     shows: z.discriminatedUnion('kind', [
       z.object({ kind: z.enum(['plan', 'openings', 'rooms']), floor: id }),
+      z.object({ kind: z.literal('elevations'), room: id }),
       z.object({ kind: z.literal('areas') }),
     ]),
     at: place,
@@ -67,5 +80,5 @@ export const frameKind: Kind<SheetFrame, object> = {
     together('the scale', 'scale'),
     together('the look', 'look'),
   ],
-  refers: [onSheet, ofFloor],
+  refers: [onSheet, ofFloor, ofRoom],
 };

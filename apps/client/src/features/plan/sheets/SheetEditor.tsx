@@ -12,7 +12,8 @@ import { PageView } from './PageView';
 import { SheetForm } from './SheetForm';
 import { usePage } from './use-pages';
 
-const { LOOKS, PAPERS, capital, edit, filesWorker, inWords, planActions, useAppDispatch, useAppSelector } = lent();
+const { DropMenu, LOOKS, PAPERS, capital, edit, filesWorker, inWords, planActions, useAppDispatch, useAppSelector } =
+  lent();
 
 type Side = 'leave' | 'page' | 'add' | 'words';
 const SIDES: readonly { readonly side: Side; readonly label: string }[] = [
@@ -191,6 +192,7 @@ function AddTiles({ sheet, shown, choose }: { sheet: Sheet; shown: PageShown | n
   const dispatch = useAppDispatch();
   const plan = useAppSelector((state) => state.plan.plan)!;
   const floors = Object.values(plan.floors).sort((a, b) => a.level - b.level);
+  const rooms = Object.values(plan.rooms).sort((a, b) => a.name.localeCompare(b.name));
   const put = (shows: SheetFrame['shows'], look: LookName) =>
     void filesWorker()
       .then((files) => files.part(plan, sheet.id, { shows, look }))
@@ -220,6 +222,17 @@ function AddTiles({ sheet, shown, choose }: { sheet: Sheet; shown: PageShown | n
         </ListBar>
       ))}
       <ListBar>
+        {rooms.length > 0 && (
+          <DropMenu
+            icon="wall"
+            label="Walls of a room"
+            says="Walls of a room, from inside"
+            entries={rooms.map(({ id, name }) => ({
+              title: name || 'Unnamed',
+              onPress: () => put({ kind: 'elevations', room: id }, 'bare'),
+            }))}
+          />
+        )}
         <BarButton
           icon="texture-box"
           label="Areas"

@@ -44,7 +44,11 @@ const making =
     };
     const stopped = new Promise<'stopped'>((resolve) => (ends = resolve));
     Promise.race([made(), stopped])
-      .then((file) => file !== 'stopped' && done(file))
+      .then((file) => {
+        if (file === 'stopped') return;
+        done(file);
+        if (file.says) dispatch(planActions.said({ text: file.says, tone: 'refused' }));
+      })
       .catch((error: unknown) => dispatch(planActions.said({ text: inWords(error), tone: 'refused' })))
       .finally(() => tell(null));
   };
