@@ -46,6 +46,14 @@ test('a builder’s set on A3: put in order, another paper, a part more; all as 
   await expect(page.getByTestId('frame Walls of Waiting room')).toBeVisible();
   await expect(sheet.locator('[data-role="elevation.wall"]')).toHaveCount(8);
   await key(page, 'Done').click();
+  // a part is found, and moved, without a pointer at it
+  await key(page, 'Part: Walls of Waiting room').press('Enter');
+  const walls = page.getByTestId('frame Walls of Waiting room');
+  const before = await walls.boundingBox();
+  await key(page, '5 mm to the right').press('Enter');
+  await expect(async () => expect((await walls.boundingBox())!.x).toBeGreaterThan(before!.x)).toPass();
+  await key(page, '5 mm to the left').press('Enter');
+  await key(page, 'Done').press('Enter');
   await key(page, 'Areas of the house').click();
   await expect(page.getByTestId('frame Areas')).toBeVisible();
   await expect(page.getByTestId('page-says')).toHaveCount(0);

@@ -83,16 +83,35 @@ export function SheetEditor({ sheet, of, close }: { sheet: Sheet; of: number; cl
   );
 }
 
+/** By key, and finer than a finger, mm of paper. */
+const NUDGE = 5;
+const NUDGES = [
+  ['arrow-left', 'to the left', -1, 0],
+  ['arrow-up', 'up', 0, -1],
+  ['arrow-down', 'down', 0, 1],
+  ['arrow-right', 'to the right', 1, 0],
+] as const;
+
 /** What can be done with a part of the page: its scale, its look; taken off. */
 function FrameTiles({ frame, done }: { frame: FrameShown; done(): void }) {
   const dispatch = useAppDispatch();
   const colours = useColours();
   const { id, name } = frame;
-  const change = (to: Partial<Pick<SheetFrame, 'scale' | 'look'>>) =>
+  const change = (to: Partial<Pick<SheetFrame, 'at' | 'scale' | 'look'>>) =>
     dispatch(edit({ kind: 'changeFrame', frame: id, to }));
   return (
     <View testID="frame-tiles">
       <Text style={[styles.name, { color: colours.ink }]}>{name}</Text>
+      <ListBar>
+        {NUDGES.map(([icon, way, dx, dy]) => (
+          <BarIcon
+            key={way}
+            icon={icon}
+            says={`${NUDGE} mm ${way}`}
+            onPress={() => change({ at: { x: frame.frame.at.x + dx * NUDGE, y: frame.frame.at.y + dy * NUDGE } })}
+          />
+        ))}
+      </ListBar>
       {frame.scales.length > 0 && (
         <>
           <ListBar>
@@ -204,6 +223,15 @@ function AddTiles({ sheet, shown, choose }: { sheet: Sheet; shown: PageShown | n
   const look = shown?.frames.find(({ frame }) => frame.shows.kind === 'plan')?.frame.look ?? 'on site';
   return (
     <>
+      {shown && shown.frames.length > 0 && (
+        <View role="group" accessibilityLabel="What is on it">
+          <ListBar>
+            {shown.frames.map(({ id, name }) => (
+              <BarButton key={id} icon="cursor-move" label={name} says={`Part: ${name}`} onPress={() => choose(id)} />
+            ))}
+          </ListBar>
+        </View>
+      )}
       {floors.map(({ id, name }) => (
         <ListBar key={id}>
           <BarButton label={name} says={`Plan of ${name}`} onPress={() => put({ kind: 'plan', floor: id }, look)} />
