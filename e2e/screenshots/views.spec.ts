@@ -94,6 +94,7 @@ async function aSheet(page: Page, finger: Finger): Promise<void> {
   await page.getByRole('button', { name: 'Done', exact: true }).tap();
   await page.getByRole('tab', { name: 'Sheets' }).tap();
   await page.getByRole('button', { name: /^Sheet 1, Listing plan/ }).tap();
+  await page.getByRole('button', { name: 'Dismiss', exact: true }).tap();
   const ground = page.getByTestId('frame Ground floor');
   await finger.tap(await middleOf(ground));
   await page.getByTestId('frame-tiles').waitFor();

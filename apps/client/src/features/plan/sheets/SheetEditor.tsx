@@ -102,16 +102,6 @@ function FrameTiles({ frame, done }: { frame: FrameShown; done(): void }) {
   return (
     <View testID="frame-tiles">
       <Text style={[styles.name, { color: colours.ink }]}>{name}</Text>
-      <ListBar>
-        {NUDGES.map(([icon, way, dx, dy]) => (
-          <BarIcon
-            key={way}
-            icon={icon}
-            says={`${NUDGE} mm ${way}`}
-            onPress={() => change({ at: { x: frame.frame.at.x + dx * NUDGE, y: frame.frame.at.y + dy * NUDGE } })}
-          />
-        ))}
-      </ListBar>
       {frame.scales.length > 0 && (
         <>
           <ListBar>
@@ -146,6 +136,16 @@ function FrameTiles({ frame, done }: { frame: FrameShown; done(): void }) {
           onPress={() => dispatch(edit({ kind: 'removeFrame', frame: id })).ok && done()}
         />
         <BarButton strong icon="check" label="Done" onPress={done} />
+      </ListBar>
+      <ListBar>
+        {NUDGES.map(([icon, way, dx, dy]) => (
+          <BarIcon
+            key={way}
+            icon={icon}
+            says={`${NUDGE} mm ${way}`}
+            onPress={() => change({ at: { x: frame.frame.at.x + dx * NUDGE, y: frame.frame.at.y + dy * NUDGE } })}
+          />
+        ))}
       </ListBar>
     </View>
   );
