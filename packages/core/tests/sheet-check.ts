@@ -1,5 +1,15 @@
-import { type Plan, type Sheet, applyEdit, changeBetween, drawnBox, inverse, isNothing, withChange } from '../src';
-import { LETTERING, type SheetSet, composeSheet, layOut, partsOfPage, sheetsInOrder } from '../src/sheets';
+import {
+  type Plan,
+  type Sheet,
+  applyEdit,
+  changeBetween,
+  drawnBox,
+  inverse,
+  isNothing,
+  withChange,
+  sheetsInOrder,
+} from '../src';
+import { LETTERING, type SheetSet, composeSheet, layOut, partsOfPage } from '../src/sheets';
 
 interface Box {
   readonly minX: number;

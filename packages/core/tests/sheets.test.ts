@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { type Mark, type Plan, PAPERS, drawnBox, newPlan } from '../src';
+import { type Mark, type Plan, PAPERS, drawnBox, newPlan, sheetsInOrder } from '../src';
 import {
   LETTERING,
   SHEET_SETS,
@@ -10,7 +10,6 @@ import {
   pageSize,
   partFor,
   scaleInWords,
-  sheetsInOrder,
 } from '../src/sheets';
 import { House } from './house';
 import { gesture, play } from './gestures';

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { applyEdit, floorsInOrder } from '@velvet-tape/core';
-import { composeSheet, layOut, sheetsInOrder } from '@velvet-tape/core/sheets';
+import { applyEdit, floorsInOrder, sheetsInOrder } from '@velvet-tape/core';
+import { composeSheet, layOut } from '@velvet-tape/core/sheets';
 import { tapedFloor } from '../../core/bench/adjustment';
 import { storeys } from '../../core/bench/storeys';
 import { floorsToDxf } from '../src/dxf';

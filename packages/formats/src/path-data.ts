@@ -1,4 +1,10 @@
-import { type Point, type Ring, arcOf } from '@velvet-tape/core';
+import { type ArcMark, type Point, type Ring, arcOf, runsClockwise } from '@velvet-tape/core';
+
+interface OnPaper {
+  place?(p: Point): Point;
+  scale?: number;
+  say?(n: number): string;
+}
 
 /**
  * Outlines or open lines as the `d` of an SVG path, arcs as arcs. `place` puts a point of the house on the paper,
@@ -7,11 +13,7 @@ import { type Point, type Ring, arcOf } from '@velvet-tape/core';
 export function pathData(
   rings: readonly Ring[],
   closed: boolean,
-  {
-    place = (p: Point) => p,
-    scale = 1,
-    say = String,
-  }: { place?(p: Point): Point; scale?: number; say?(n: number): string } = {},
+  { place = (p: Point) => p, scale = 1, say = String }: OnPaper = {},
 ): string {
   const at = (p: Point) => {
     const { x, y } = place(p);
@@ -31,4 +33,11 @@ export function pathData(
       return `M ${at(ring[0]!)}${steps.join('')}${closed ? ' Z' : ''}`;
     })
     .join(' ');
+}
+
+/** The same of an arc that is a mark by itself. */
+export function arcData(mark: ArcMark, { place = (p: Point) => p, scale = 1, say = String }: OnPaper = {}): string {
+  const [from, to] = [place(mark.from), place(mark.to)];
+  const radius = say(mark.radius / scale);
+  return `M ${say(from.x)} ${say(from.y)} A ${radius} ${radius} 0 0 ${runsClockwise(mark) ? 1 : 0} ${say(to.x)} ${say(to.y)}`;
 }

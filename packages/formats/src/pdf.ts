@@ -1,7 +1,7 @@
-import { type Mark, type Painter, painted, runsClockwise } from '@velvet-tape/core';
+import { type Mark, type Painter, painted } from '@velvet-tape/core';
 import PDFDocument from 'pdfkit';
 import { INKS, LETTERING, paperStyle } from './paper-style';
-import { pathData } from './path-data';
+import { arcData, pathData } from './path-data';
 import type { PageDrawn } from './page-svg';
 
 /** The two faces of the house, as TrueType files. What of them is used is put into the PDF. */
@@ -118,11 +118,7 @@ function pdfPainter(
   };
   return {
     path: ({ rings, closed }, style) => drawn(pathData(rings, closed), paperStyle(style)),
-    arc: (mark, style) => {
-      const { from, to, radius } = mark;
-      const sweep = runsClockwise(mark) ? 1 : 0;
-      drawn(`M ${from.x} ${from.y} A ${radius} ${radius} 0 0 ${sweep} ${to.x} ${to.y}`, paperStyle(style));
-    },
+    arc: (mark, style) => drawn(arcData(mark), paperStyle(style)),
     text: (mark, { text }) => {
       const { at, turn, size, align } = mark;
       doc.save();

@@ -1,6 +1,6 @@
-import { type Mark, type Painter, type Point, type RoleStyle, runsClockwise } from '@velvet-tape/core';
+import { type Mark, type Painter, type Point, type RoleStyle } from '@velvet-tape/core';
 import { INKS, LETTERING, TEXT_FONT, TITLE_FONT, paperStyle } from './paper-style';
-import { pathData } from './path-data';
+import { arcData, pathData } from './path-data';
 
 function styleOf(style: RoleStyle): string {
   const { fill, stroke, width, opacity, dashes, round } = paperStyle(style);
@@ -36,9 +36,8 @@ export function svgPainter(
       return `<path ${what(mark)} ${styleOf(style)} fill-rule="evenodd" d="${d}"/>`;
     },
     arc: (mark, style) => {
-      const radius = mm(mark.radius / scale);
-      const [from, to] = [at(paper(mark.from)), at(paper(mark.to))];
-      return `<path ${what(mark)} ${styleOf(style)} d="M ${from} A ${radius} ${radius} 0 0 ${runsClockwise(mark) ? 1 : 0} ${to}"/>`;
+      const d = arcData(mark, { place: paper, scale, say: mm });
+      return `<path ${what(mark)} ${styleOf(style)} d="${d}"/>`;
     },
     text: (mark, { text }) => {
       const place = paper(mark.at);

@@ -3,8 +3,8 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
-import { type Plan, applyEdit, deriveFloor, newPlan } from '@velvet-tape/core';
-import { composeSheet, layOut, sheetsInOrder } from '@velvet-tape/core/sheets';
+import { type Plan, applyEdit, deriveFloor, newPlan, sheetsInOrder } from '@velvet-tape/core';
+import { composeSheet, layOut } from '@velvet-tape/core/sheets';
 import { pageToSvg } from '../src/page-svg';
 import { Stopped, pagesToPdf } from '../src/pdf';
 

@@ -1,5 +1,5 @@
 import './where-it-is';
-import { type Id, type Plan, deriveFloor, floorsInOrder } from '@velvet-tape/core';
+import { type Id, type Plan, deriveFloor, floorsInOrder, sheetsInOrder } from '@velvet-tape/core';
 import { areasOfHouse } from '@velvet-tape/core/areas';
 import {
   type Enclosed,
@@ -13,7 +13,6 @@ import {
   partFor,
   partsOfPage,
   scalesFor,
-  sheetsInOrder,
 } from '@velvet-tape/core/sheets';
 import { writeDecimalsWith } from '@velvet-tape/core/units';
 import { type Row, readingRows, roomRows, scheduleRows, scheduleSheets } from '@velvet-tape/formats';

@@ -1,6 +1,6 @@
-import { type Painter, painted, runsClockwise } from '@velvet-tape/core';
+import { type Painter, painted } from '@velvet-tape/core';
 import { INKS, LETTERING, TEXT_FONT, TITLE_FONT, paperStyle } from '@velvet-tape/formats/paper-style';
-import { pathData } from '@velvet-tape/formats/path-data';
+import { arcData, pathData } from '@velvet-tape/formats/path-data';
 import type { PageDrawn } from '@velvet-tape/formats/page-svg';
 
 type Context = OffscreenCanvasRenderingContext2D;
@@ -38,11 +38,7 @@ function canvasPainter(context: Context, pictures: ReadonlyMap<string, ImageBitm
   };
   return {
     path: ({ rings, closed }, style) => drawn(pathData(rings, closed), paperStyle(style)),
-    arc: (mark, style) => {
-      const { from, to, radius } = mark;
-      const sweep = runsClockwise(mark) ? 1 : 0;
-      drawn(`M ${from.x} ${from.y} A ${radius} ${radius} 0 0 ${sweep} ${to.x} ${to.y}`, paperStyle(style));
-    },
+    arc: (mark, style) => drawn(arcData(mark), paperStyle(style)),
     text: ({ at, turn, size, align, text: words }, { text }) => {
       context.save();
       context.translate(at.x, at.y);

@@ -1,6 +1,6 @@
 import { type Draft, Refusal } from '../plan/draft';
 import { dropWithAll } from '../plan/footing';
-import { type SheetFrame, type Id, LONGEST_REVISION, type Sheet } from '../plan/plan';
+import { type SheetFrame, type Id, LONGEST_REVISION, type Sheet, sheetsInOrder } from '../plan/plan';
 import { edit } from './edit';
 import { requireName } from './require';
 
@@ -14,7 +14,7 @@ export interface AddSheets {
 /** After those that are there. */
 function addSheets(draft: Draft, { sheets }: AddSheets): Id | undefined {
   if (sheets.length === 0) throw new Refusal('There is nothing to lay out yet: draw a room first.');
-  let order = 1 + Math.max(-1, ...Object.values(draft.sheets).map((each) => each.order));
+  let order = 1 + (sheetsInOrder(draft).at(-1)?.order ?? -1);
   const made = sheets.map(({ name, paper, across, frames }) => {
     const id = draft.newId();
     draft.put('sheets', { id, name: requireName(name), paper, across, order: order++, revision: '' });
@@ -58,7 +58,7 @@ export interface OrderSheet {
 /** It changes places with the one before or after it. */
 function orderSheet(draft: Draft, { sheet: id, by }: OrderSheet): void {
   const sheet = requireSheet(draft, id);
-  const sorted = Object.values(draft.sheets).sort((a, b) => a.order - b.order);
+  const sorted = sheetsInOrder(draft);
   const at = sorted.indexOf(sheet);
   if (!sorted[at + by]) return;
   sorted.splice(at + by, 0, ...sorted.splice(at, 1));

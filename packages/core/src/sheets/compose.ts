@@ -1,6 +1,6 @@
 import { type Box, type Point, boxesMeet } from '../geometry';
 import type { Mark } from '../drawing';
-import type { Id, Plan, Sheet, SheetFrame } from '../plan/plan';
+import { type Id, type Plan, type Sheet, type SheetFrame, sheetsInOrder } from '../plan/plan';
 import { drawContent, isDrawing } from './frame-drawing';
 import { onPaper } from './paper-marks';
 import { type Size, SCALES, pageSize, scaleInWords } from './papers';
@@ -33,9 +33,6 @@ export interface Written {
   /** “29 November 2026” */
   readonly date: string;
 }
-
-export const sheetsInOrder = ({ sheets }: Pick<Plan, 'sheets'>): readonly Sheet[] =>
-  Object.values(sheets).sort((a, b) => a.order - b.order);
 
 export const framesOf = ({ frames }: Pick<Plan, 'frames'>, sheet: Id): readonly SheetFrame[] =>
   Object.values(frames).filter((frame) => frame.sheet === sheet);

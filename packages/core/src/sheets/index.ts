@@ -1,4 +1,4 @@
-export { type Page, type PageFrame, type Written, composeSheet, framesOf, sheetsInOrder } from './compose';
+export { type Page, type PageFrame, type Written, composeSheet, framesOf } from './compose';
 export { type Enclosed, coverPage } from './cover';
 export { LETTERING } from './paper-marks';
 export { SCALES, pageSize, scaleInWords } from './papers';

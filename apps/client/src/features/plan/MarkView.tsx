@@ -1,5 +1,5 @@
-import { type Dashes, type Ink, type Mark, type Painter, type Weight, painted, runsClockwise } from '@velvet-tape/core';
-import { pathData } from '@velvet-tape/formats';
+import { type Dashes, type Ink, type Mark, type Painter, type Weight, painted } from '@velvet-tape/core';
+import { arcData, pathData } from '@velvet-tape/formats';
 import { type ReactNode, memo } from 'react';
 import { G, Path, Text } from '../../ui/svg';
 import { FONTS, type HouseColours } from '../../ui/theme';
@@ -66,11 +66,7 @@ function screenPainter(colours: HouseColours, lettering: number): Painter<ReactN
         />
       );
     },
-    arc: (mark, style) => {
-      const { from, to, radius } = mark;
-      const d = `M ${from.x} ${from.y} A ${radius} ${radius} 0 0 ${runsClockwise(mark) ? 1 : 0} ${to.x} ${to.y}`;
-      return <Path d={d} fill="none" {...line(style.line)} {...THIN} />;
-    },
+    arc: (mark, style) => <Path d={arcData(mark)} fill="none" {...line(style.line)} {...THIN} />,
     text: ({ at, turn, key, size, text }, style) => (
       <G transform={`translate(${at.x} ${at.y}) rotate(${turn})`}>
         <Text

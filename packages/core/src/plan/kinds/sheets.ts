@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Id } from '../values';
+import type { Collection, Id } from '../values';
 import { id, nameOf, theName } from './fields';
 import { type Kind, ON_NO_FLOOR, together } from './kind';
 
@@ -22,6 +22,10 @@ export interface Sheet {
   /** “B”; empty for the first. */
   readonly revision: string;
 }
+
+/** Sheets as they are counted: “2 of 5”. */
+export const sheetsInOrder = ({ sheets }: { readonly sheets: Collection<Sheet> }): Sheet[] =>
+  Object.values(sheets).sort((a, b) => a.order - b.order);
 
 export const sheetKind: Kind<Sheet, object> = {
   one: 'sheet',

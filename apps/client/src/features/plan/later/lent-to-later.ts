@@ -6,6 +6,7 @@ export {
   walkEndInWords,
   LOOKS,
   PAPERS,
+  sheetsInOrder,
   ROOM_USES,
   areaInWords,
   surfaceContains,

@@ -1,6 +1,6 @@
 import type { Box } from '@velvet-tape/core';
 import { useEffect, useRef, useState } from 'react';
-import { ScrollView, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { BarIcon } from '../../../ui/BarButton';
 import { listenToPointers } from '../../../ui/pointer-listeners';
 import { useColours } from '../../../ui/theme';
@@ -92,13 +92,11 @@ export function PageView({
   if (close)
     return (
       <View style={StyleSheet.absoluteFill}>
-        <ScrollView tabIndex={0} contentContainerStyle={{ height: size.height * CLOSE }}>
-          <ScrollView horizontal tabIndex={0} contentContainerStyle={{ width: size.width * CLOSE }}>
-            <View role="img" accessibilityLabel={says} style={styles.all}>
-              <Svg svg={page.svg} />
-            </View>
-          </ScrollView>
-        </ScrollView>
+        <View tabIndex={0} style={[StyleSheet.absoluteFill, styles.panned]}>
+          <View role="img" accessibilityLabel={says} style={{ width: size.width * CLOSE, height: size.height * CLOSE }}>
+            <Svg svg={page.svg} />
+          </View>
+        </View>
         {nearer}
       </View>
     );
@@ -167,7 +165,8 @@ function Svg({ svg }: { svg: string }) {
 
 const styles = StyleSheet.create({
   sheet: { position: 'absolute', borderWidth: StyleSheet.hairlineWidth },
-  all: { flex: 1 },
+  /** Under the finger, whichever way. */
+  panned: { overflow: 'scroll' },
   nearer: { position: 'absolute', right: 4, top: 4 },
   svg: { ...StyleSheet.absoluteFill, pointerEvents: 'none' },
   frame: { position: 'absolute', borderWidth: 2, borderRadius: 4, pointerEvents: 'none' },

@@ -9,11 +9,12 @@ import { ListBar } from '../later/ListPanel';
 import { lent } from '../later/lent';
 import { Leave } from './Leave';
 import { PageView } from './PageView';
+import { Papers } from './Papers';
 import { SheetForm } from './SheetForm';
+import { sayWrong } from './say-wrong';
 import { usePage } from './use-pages';
 
-const { DropMenu, LOOKS, PAPERS, capital, edit, filesWorker, inWords, planActions, useAppDispatch, useAppSelector } =
-  lent();
+const { DropMenu, LOOKS, capital, edit, filesWorker, floorsInOrder, useAppDispatch, useAppSelector } = lent();
 
 type Side = 'leave' | 'page' | 'add' | 'words';
 const SIDES: readonly { readonly side: Side; readonly label: string }[] = [
@@ -160,20 +161,10 @@ function PageTiles({ sheet, of, close }: { sheet: Sheet; of: number; close(): vo
     void filesWorker()
       .then((files) => files.otherPage(plan, id, page))
       .then((frames) => dispatch(edit({ kind: 'changeSheet', sheet: id, page: { ...page, frames } })))
-      .catch((error: unknown) => dispatch(planActions.said({ text: inWords(error), tone: 'refused' })));
+      .catch(sayWrong(dispatch));
   return (
     <>
-      <ListBar>
-        {PAPERS.map((each) => (
-          <BarButton
-            key={each}
-            label={each}
-            says={`Paper ${each}`}
-            chosen={paper === each}
-            onPress={() => lay({ paper: each, across })}
-          />
-        ))}
-      </ListBar>
+      <Papers paper={paper} take={(each) => lay({ paper: each, across })} />
       <ListBar>
         <BarButton label="Upright" chosen={!across} onPress={() => lay({ paper, across: false })} />
         <BarButton label="Across" chosen={across} onPress={() => lay({ paper, across: true })} />
@@ -210,7 +201,7 @@ function PageTiles({ sheet, of, close }: { sheet: Sheet; of: number; close(): vo
 function AddTiles({ sheet, shown, choose }: { sheet: Sheet; shown: PageShown | null; choose(frame: string): void }) {
   const dispatch = useAppDispatch();
   const plan = useAppSelector((state) => state.plan.plan)!;
-  const floors = Object.values(plan.floors).sort((a, b) => a.level - b.level);
+  const floors = floorsInOrder(plan);
   const rooms = Object.values(plan.rooms).sort((a, b) => a.name.localeCompare(b.name));
   const put = (shows: SheetFrame['shows'], look: LookName) =>
     void filesWorker()
@@ -219,7 +210,7 @@ function AddTiles({ sheet, shown, choose }: { sheet: Sheet; shown: PageShown | n
         const result = dispatch(edit({ kind: 'addFrame', sheet: sheet.id, frame }));
         if (result.ok && result.made) choose(result.made);
       })
-      .catch((error: unknown) => dispatch(planActions.said({ text: inWords(error), tone: 'refused' })));
+      .catch(sayWrong(dispatch));
   const look = shown?.frames.find(({ frame }) => frame.shows.kind === 'plan')?.frame.look ?? 'on site';
   return (
     <>

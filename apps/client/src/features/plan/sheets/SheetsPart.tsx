@@ -10,10 +10,12 @@ import { lent } from '../later/lent';
 import { HandOver } from './HandOver';
 import { Leave } from './Leave';
 import { makeDxf } from './make-sheets';
+import { Papers } from './Papers';
+import { sayWrong } from './say-wrong';
 import { SheetEditor } from './SheetEditor';
 import { useThumbnail } from './use-pages';
 
-const { PAPERS, edit, filesWorker, inWords, planActions, useAppDispatch, useAppSelector } = lent();
+const { edit, filesWorker, sheetsInOrder, useAppDispatch, useAppSelector } = lent();
 
 /** The sheets of the job: laid out in sets, looked at, taken away. */
 export default function SheetsPart(_: { floor: DerivedFloor }) {
@@ -22,7 +24,7 @@ export default function SheetsPart(_: { floor: DerivedFloor }) {
   const [open, setOpen] = useState<string | null>(null);
   const [adding, setAdding] = useState(false);
   const [handing, setHanding] = useState(false);
-  const sheets = Object.values(plan.sheets).sort((a, b) => a.order - b.order);
+  const sheets = sheetsInOrder(plan);
   const chosen = sheets.find(({ id }) => id === open);
   if (handing) return <HandOver close={() => setHanding(false)} />;
   if (chosen) return <SheetEditor key={chosen.id} sheet={chosen} of={sheets.length} close={() => setOpen(null)} />;
@@ -103,7 +105,7 @@ function Sets({ first, done }: { first: boolean; done(): void }) {
     filesWorker()
       .then((files) => files.layOut(plan, set, paper))
       .then((sheets) => dispatch(edit({ kind: 'addSheets', sheets })).ok && done())
-      .catch((error: unknown) => dispatch(planActions.said({ text: inWords(error), tone: 'refused' })))
+      .catch(sayWrong(dispatch))
       .finally(() => setBusy(false));
   };
   return (
@@ -114,16 +116,8 @@ function Sets({ first, done }: { first: boolean; done(): void }) {
           after.
         </Text>
       )}
-      <View style={styles.papers} role="radiogroup" accessibilityLabel="Paper">
-        {PAPERS.map((each) => (
-          <BarButton
-            key={each}
-            label={each}
-            says={`Paper ${each}`}
-            chosen={paper === each}
-            onPress={() => setPaper(each)}
-          />
-        ))}
+      <View style={styles.papers}>
+        <Papers paper={paper} take={setPaper} />
       </View>
       {SETS.map(({ set, label, icon, says }) => (
         <Pressable
@@ -180,8 +174,9 @@ const THUMB = 240;
 const styles = StyleSheet.create({
   list: { paddingBottom: 24, maxWidth: 720 },
   sets: { padding: 14, gap: 10 },
+  /** As far out as what stands under it. */
+  papers: { marginHorizontal: -10 },
   words: { fontSize: 15, lineHeight: 21 },
-  papers: { flexDirection: 'row', flexWrap: 'wrap', gap: 6 },
   set: {
     flexDirection: 'row',
     gap: 14,

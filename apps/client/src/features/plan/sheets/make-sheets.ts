@@ -2,9 +2,10 @@ import type { Id, Plan } from '@velvet-tape/core';
 import type { Brought, Handed, MadeFile, SheetFormat } from '../../../workers/files.worker';
 import type { Command } from '../../../store/store';
 import { lent } from '../later/lent';
+import { sayWrong } from './say-wrong';
 import { broughtFor } from './use-pages';
 
-const { download, fileName, filesWorker, inWords, planActions, stopFiles } = lent();
+const { download, fileName, filesWorker, planActions, stopFiles } = lent();
 
 /** Under way: how many pages, or parts, of how many are done. */
 export interface Making {
@@ -49,7 +50,7 @@ const making =
         done(file);
         if (file.says) dispatch(planActions.said({ text: file.says, tone: 'refused' }));
       })
-      .catch((error: unknown) => dispatch(planActions.said({ text: inWords(error), tone: 'refused' })))
+      .catch(sayWrong(dispatch))
       .finally(() => tell(null));
   };
 

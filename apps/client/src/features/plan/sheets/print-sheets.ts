@@ -1,10 +1,11 @@
 import type { Id } from '@velvet-tape/core';
 import type { Command } from '../../../store/store';
 import { lent } from '../later/lent';
+import { sayWrong } from './say-wrong';
 import { svgInPage } from './svg-in-page';
 import { broughtFor } from './use-pages';
 
-const { PRINTED, filesWorker, inWords, planActions } = lent();
+const { PRINTED, filesWorker } = lent();
 
 /** Sheets through the printer of the device, each on a page of its own size, and nothing of the application. */
 export const printSheets =
@@ -12,7 +13,7 @@ export const printSheets =
   (dispatch, getState) => {
     const plan = getState().plan.plan!;
     void print()
-      .catch((error: unknown) => dispatch(planActions.said({ text: inWords(error), tone: 'refused' })))
+      .catch(sayWrong(dispatch))
       .finally(() => document.getElementById(PRINTED)?.remove());
 
     async function print(): Promise<void> {
