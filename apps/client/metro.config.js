@@ -1,6 +1,7 @@
 const { dirname, join } = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
 const cutToSize = require('./scripts/cut-to-size.cjs');
+const { standIn } = require('./src/core-later/rooms.cjs');
 
 const config = getDefaultConfig(__dirname);
 const standard = config.resolver.resolveRequest;
@@ -25,7 +26,7 @@ const partsUsed = new Map([
   ['robust-predicates', inPackage('robust-predicates', 'esm/orient2d.js')],
   ['ml-matrix', require.resolve('./src/ml-matrix.ts')],
 ]);
-// Three rules keep what is sent small: zod's forty languages become one, the animation packages that other packages mention but this
+// Four rules keep what is sent small: rooms of the core that are not wanted for every plan come later (core-later/rooms.cjs), zod's forty languages become one, the animation packages that other packages mention but this
 // application never uses are left out, and of some large packages come the parts that are used.
 config.resolver.resolveRequest = (context, name, platform) => {
   if (platform === 'web' && unusedOnWeb.test(name)) return { type: 'empty' };
@@ -40,7 +41,9 @@ config.resolver.resolveRequest = (context, name, platform) => {
   const filePath =
     partsUsed.get(name) ?? (/^ml-matrix\/src\//.test(name) && inPackage('ml-matrix', `${name.slice(10)}.js`));
   if (platform === 'web' && filePath) return { type: 'sourceFile', filePath };
-  return (standard ?? context.resolveRequest)(context, name, platform);
+  const found = (standard ?? context.resolveRequest)(context, name, platform);
+  const other = found.type === 'sourceFile' && standIn(context.originModulePath, found.filePath);
+  return other ? { type: 'sourceFile', filePath: other } : found;
 };
 
 module.exports = config;

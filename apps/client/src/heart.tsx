@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react';
 import { useEffect } from 'react';
 import { Provider } from 'react-redux';
+import * as core from '@velvet-tape/core/on-loan';
+import { lendCore } from './core-later/loan';
 import { NewJobScreen as NewJob } from './features/jobs/NewJobScreen';
 import { lend } from './features/plan/later/lent';
 import * as toLater from './features/plan/later/lent-to-later';
@@ -9,6 +11,7 @@ import { keepEveryWalk, saveEveryEdit, syncEngine } from './features/plan/sessio
 import { store } from './store/store';
 
 lend(toLater);
+lendCore(core);
 
 /** All that knows what a plan is, in one piece that comes when it is needed: the list of jobs does without. */
 function Heart({ children }: { children: ReactNode }) {

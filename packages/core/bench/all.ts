@@ -43,6 +43,7 @@ function grid(n: number): { corners: Plan['corners']; walls: Wall[] } {
           bulge: 0,
           kind: 'internal',
           typed: false,
+          hatch: null,
         });
       }
     }

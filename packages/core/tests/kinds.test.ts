@@ -71,6 +71,16 @@ function furnished(gestures: Parameters<typeof play>[0]): Plan {
       { kind: 'addBreak', floor: 'ground', form: i % 2 === 0 ? 'dormer' : 'beam', at: room.room.at, height: 2000 },
       { kind: 'addBreak', floor: 'ground', form: 'step', at: room.room.at, width: 300, depth: 300 },
     ]),
+    { kind: 'layStrings', floor: 'ground', room: null },
+    ...Object.keys(plan.rooms).map((room): Intent => ({ kind: 'layStrings', floor: 'ground', room })),
+    ...deriveFloor(plan, 'ground').rooms.flatMap(({ room }): Intent[] => [
+      {
+        ...{ kind: 'addDimension', floor: 'ground', form: 'line', turn: 0 },
+        points: [0, 900].map((x) => ({ kind: 'free' as const, x: room.at.x + x, y: room.at.y, turn: 0 })),
+      },
+      { kind: 'addAnnotation', floor: 'ground', form: 'text', at: room.at, text: 'Damp here', to: { x: 0, y: 0 } },
+      { kind: 'addAnnotation', floor: 'ground', form: 'sign', at: room.at, sign: 'socket' },
+    ]),
     {
       kind: 'addSheets',
       sheets: layOut(plan, 'builder’s set', 'A4').map((sheet, i) => ({

@@ -30,6 +30,7 @@ export function outlineFloor(points: readonly (readonly [number, number])[]): Fl
     right: 0,
     kind: 'external',
     typed: false,
+    hatch: null,
   }));
   return { corners, walls };
 }

@@ -94,6 +94,7 @@ export function randomHouse(random: () => number, rooms: number): RandomHouse {
           end: end.id,
           bulge: 0,
           typed: false,
+          hatch: null,
           ...shares,
         });
       });

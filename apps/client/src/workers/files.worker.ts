@@ -1,4 +1,6 @@
 import './where-it-is';
+import './whole-core';
+import '../core-later/piece';
 import { type Id, type Plan, deriveFloor, floorsInOrder, sheetsInOrder } from '@velvet-tape/core';
 import { areasOfHouse } from '@velvet-tape/core/areas';
 import {

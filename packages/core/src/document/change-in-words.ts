@@ -17,9 +17,12 @@ const TOLD: readonly CollectionName[] = [
   'heights',
   'gaps',
   'walls',
+  'dimensions',
+  'annotations',
   'sheets',
+  'looks',
 ];
-const BY_THE_WAY: readonly CollectionName[] = ['types', 'corners', 'frames'];
+const BY_THE_WAY: readonly CollectionName[] = ['types', 'corners', 'frames', 'points'];
 /** So many parts are said. */
 const MOST_SAID = 3;
 

@@ -13,4 +13,6 @@ export const OF_JOB: Readonly<Record<keyof Omit<JobDetails, 'usual'>, string>> =
   listed: 'what the listing says',
   drawnBy: 'who draws',
   disclaimer: 'what sheets say of what can be relied on',
+  labels: 'what labels say',
+  look: 'what shows',
 };

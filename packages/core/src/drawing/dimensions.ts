@@ -89,9 +89,12 @@ function figure(face: WallFace, units: DrawingStyle['units']): string {
   return `${roughly(rough, say(face.length))} · R ${say(face.course.arc.radius)}`;
 }
 
-/** The turn of lettering along d, kept readable from the foot or the right of the sheet, degrees. */
+/** Steeper than this lettering is read from the right of the sheet, whichever way it leans, degrees. */
+const STEEP = 80;
+
+/** The turn of lettering along d, kept readable from the foot or the right of the sheet (ISO 129-1), degrees. */
 export function readable(d: { x: number; y: number }): number {
   const turn = (Math.atan2(d.y, d.x) * 180) / Math.PI;
-  if (turn > 90 - 1e-6) return turn - 180;
-  return turn <= -90 - 1e-6 ? turn + 180 : turn;
+  if (turn > STEEP) return turn - 180;
+  return turn <= STEEP - 180 ? turn + 180 : turn;
 }

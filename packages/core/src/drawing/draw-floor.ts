@@ -4,11 +4,13 @@ import { type Ring, cross, dot, flattened, ringsBox, subtract } from '../geometr
 import type { Corner, Wall } from '../plan/plan';
 import { elevationOf } from '../plan/storeys';
 import { formatLevel } from '../units';
+import { drawNotes } from '../notes';
 import type { Network, WallBody } from '../walls';
 import { drawCeilings } from './ceilings';
 import { drawAngles, drawChecks, drawHeights } from './checks';
 import { declutter } from './declutter';
 import { drawDimension } from './dimensions';
+import { drawnBox } from './drawn-box';
 import { hatch } from './hatch';
 import { boxOf, liesWithin } from './lettering';
 import type { DrawingStyle, Mark, Role } from './marks';
@@ -34,6 +36,7 @@ export function drawFloorInParts(derived: DerivedFloor, style: DrawingStyle): re
   const { network, rooms, solids, bodies, chalk, openings, free, overall, openEnds } = derived;
   const apart = (key: string, marks: readonly Mark[]) => ({ key, apart: true, marks });
   const inOrder = (key: string, marks: readonly Mark[]) => ({ key, apart: false, marks });
+  const notes = drawNotes(derived, style);
   const parts = [
     apart(FLOORS, rooms.map(floorMark)),
     apart(
@@ -52,7 +55,7 @@ export function drawFloorInParts(derived: DerivedFloor, style: DrawingStyle): re
       inOrder(`opening ${opening.id}`, drawOpening(network, opening, style, roofLightIn(derived, opening))),
     ),
     ...rooms.map((room, i) => inOrder(`room ${room.room.id}`, roomMarks(room, i + 1, style))),
-    inOrder('legend', style.part ? [] : legend(derived, style)),
+    inOrder('legend', style.part ? [] : legend(derived, style, notes)),
     inOrder('level', style.part ? [] : levelMark(derived, style)),
     inOrder('checks', [
       ...drawChecks(derived, style),
@@ -72,8 +75,11 @@ export function drawFloorInParts(derived: DerivedFloor, style: DrawingStyle): re
       openEnds.map((corner) => openEndMark(corner, style)),
     ),
   ];
+  if (notes.length > 0) parts.push(inOrder('notes', notes));
+  // what was written by hand stays, and figures of the plan make room for it
+  const written = notes.flatMap((mark) => (mark.kind === 'text' ? [boxOf(mark, style.lettering)] : []));
   const shown = style.hides ? parts.map((part) => without(part, style.hides!)) : parts;
-  return declutter(shown, style.lettering, builtOf(derived), style.over ?? []);
+  return declutter(shown, style.lettering, builtOf(derived), [...written, ...(style.over ?? [])]);
 }
 
 const without = (part: DrawingPart, hidden: ReadonlySet<Role>): DrawingPart => ({
@@ -215,16 +221,17 @@ function levelMark({ plan, floor, rooms }: DerivedFloor, { lettering, units }: D
 }
 
 /** The rooms whose label is a number: what they are called, in lines under the house. */
-function legend(derived: DerivedFloor, style: DrawingStyle): Mark[] {
+function legend(derived: DerivedFloor, style: DrawingStyle, notes: readonly Mark[]): Mark[] {
   const numbered = derived.rooms.flatMap((room, i) => (roomLabel(room, style) ? [] : [[room, i + 1] as const]));
   const house = ringsBox(derived.bodies.map(({ ring }) => ring));
   if (!house) return [];
+  const foot = Math.max(house.maxY, drawnBox(notes, style.lettering)?.maxY ?? house.maxY);
   return numbered.flatMap(([room, number], line): Mark[] => {
     const text = legendLine(room, number, style);
     const key = `legend ${room.room.id}`;
     const left =
       house.minX + boxOf({ role: 'room.area', at: ORIGIN, text, turn: 0, size: LEGEND }, style.lettering).long;
-    const at = { x: left, y: house.maxY + style.lettering * (2.6 + 1.3 * line) };
+    const at = { x: left, y: foot + style.lettering * (2.6 + 1.3 * line) };
     return [{ kind: 'text', role: 'room.area', key, unit: key, at, text, turn: 0, size: LEGEND }];
   });
 }

@@ -27,6 +27,7 @@ export function formSign(
     right: THICK / 2,
     kind: 'internal',
     typed: true,
+    hatch: null,
   };
   const at = (id: Id, x: number) => ({ id, floor: 'sign', x, y: 0 });
   const network = networkOf({ a: at('a', -half), b: at('b', half) }, [wall]);

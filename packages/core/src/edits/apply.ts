@@ -3,9 +3,9 @@ import { tooMany } from '../document/problems';
 import { unsoundness } from '../document/sound-edit';
 import { Draft, Refusal } from '../plan/draft';
 import type { Id, Plan } from '../plan/plan';
-import { dropUnusedTypes } from './opening-types';
 import { type Intent, editOf } from './registry';
 import { type TakeWalls, openingsToAdd } from './take-walls';
+import { tidy } from './tidy';
 
 export type EditResult =
   | {
@@ -36,7 +36,7 @@ export function applyEdit(plan: Plan, intent: Intent, seed: string, rim: Readonl
   const draft = new Draft(plan, seed, rim);
   try {
     const made = editOf(intent).run(draft, intent);
-    if (draft.openings !== plan.openings) dropUnusedTypes(draft);
+    tidy(draft);
     const done = { ok: true as const, plan: draft.plan(), notes: draft.notes, made: made ?? null };
     const many = tooMany(done.plan);
     if (many) return refused(many);

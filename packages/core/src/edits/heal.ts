@@ -1,9 +1,9 @@
 import { bulgeThrough, cross, dot, sameCourse } from '../geometry';
 import type { Draft } from '../plan/draft';
 import { namedBy } from '../plan/footing';
-import type { Id } from '../plan/plan';
+import { type Id, type WallEnd, otherSide } from '../plan/plan';
 import { networkOfFloor } from '../rooms';
-import { type HalfWall, carries } from '../walls';
+import { type HalfWall, carries, putAt, standingOn } from '../walls';
 
 /** A corner left with two like walls in one line, or on one arc, is taken out, unless something is taped from it. */
 export function heal(draft: Draft, floor: Id, id: Id): void {
@@ -11,7 +11,10 @@ export function heal(draft: Draft, floor: Id, id: Id): void {
   if (!star || star.around.length !== 2) return;
   const [one, two] = star.around as [HalfWall, HalfWall];
   const alike =
-    Math.abs(one.left - two.right) < 1e-6 && Math.abs(one.right - two.left) < 1e-6 && one.wall.kind === two.wall.kind;
+    Math.abs(one.left - two.right) < 1e-6 &&
+    Math.abs(one.right - two.left) < 1e-6 &&
+    one.wall.kind === two.wall.kind &&
+    one.wall.hatch === two.wall.hatch;
   const inLine =
     one.bulge === 0 && two.bulge === 0
       ? Math.abs(cross(one.d, two.d)) < 1e-6 && dot(one.d, two.d) < 0
@@ -30,10 +33,25 @@ export function join(draft: Draft, one: HalfWall, two: HalfWall): boolean {
   const arcs = one.bulge !== 0 && two.bulge !== 0;
   const bulge = arcs ? bulgeThrough(a, b, draft.corners[corner]!) : 0;
   const forward = wall.end === corner;
+  comeAlong(draft, corner, two, { wall: wall.id, end: forward ? 'end' : 'start' });
   draft.put('walls', {
     ...wall,
     ...(forward ? { end: two.to, bulge } : { start: two.to, bulge: 0 - bulge }),
   });
   draft.drop('walls', two.wall.id);
   return true;
+}
+
+/**
+ * What stands lightly on the second of two walls that become one: what is taped from its far end is so on the one wall, at the end that is now there; what was taped from
+ * the corner that goes, goes with it.
+ */
+function comeAlong(draft: Draft, corner: Id, two: HalfWall, { wall, end }: { wall: Id; end: WallEnd }): void {
+  const far = two.wall.start === corner ? 'end' : 'start';
+  for (const each of [...standingOn(draft, wall), ...standingOn(draft, two.wall.id)]) {
+    const { name, id, it } = each;
+    const second = it.wall === two.wall.id;
+    if (it.anchor !== (second ? far : end === 'end' ? 'start' : 'end')) draft.drop(name, id);
+    else if (second) putAt(draft, each, { wall, anchor: end, side: far === end ? it.side : otherSide(it.side) });
+  }
 }

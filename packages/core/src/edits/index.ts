@@ -1,6 +1,6 @@
 export * from './apply';
 export { bendOf } from './bend-wall';
-export { wallsToCarry } from './carry-floor';
+export { wallsToCarry } from './later';
 export * from './parts';
 export { type Intent, editName } from './registry';
 export { BREAK_NAMES, USUAL_BREAK } from './breaks';
@@ -9,5 +9,5 @@ export { footHeight, higherHeight } from './slopes';
 export { USUAL_SOLID } from './solids';
 export * from './repair';
 export * from './seen-rooms';
-export type { AddSheets } from './sheets';
+export type { AddSheets } from './later/sheets';
 export type { StairChange } from './stairs';

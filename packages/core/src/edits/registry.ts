@@ -1,7 +1,6 @@
 import { bendWallEdits } from './bend-wall';
 import { breaksEdits } from './breaks';
 import { bumpEdits } from './bump';
-import { carryFloorEdits } from './carry-floor';
 import { closeEndEdits } from './close-end';
 import { drawBoxEdits } from './draw-box';
 import { drawPathEdits } from './draw-path';
@@ -10,6 +9,7 @@ import { flushEdits } from './flush';
 import { gapsEdits } from './gaps';
 import { heightsEdits } from './heights';
 import { jobEdits } from './job';
+import { LATER_EDITS } from './later';
 import { moveCornerEdits } from './move-corner';
 import { moveWallEdits } from './move-wall';
 import { openingTypesEdits } from './opening-types';
@@ -18,7 +18,6 @@ import { readingsEdits } from './readings';
 import { removeWallEdits } from './remove-wall';
 import { roofsEdits } from './roofs';
 import { roomsEdits } from './rooms';
-import { sheetsEdits } from './sheets';
 import { slopesEdits } from './slopes';
 import { solidsEdits } from './solids';
 import { stairsEdits } from './stairs';
@@ -29,12 +28,11 @@ import { underlaysEdits } from './underlays';
 import { wallKindEdits } from './wall-kind';
 import type { Edit } from './edit';
 
-/** Everything a person can do to a plan. A new edit: its intent, what it does and its name in a file of its own, and a line here. */
+/** Everything a person can do to a plan. A new edit: its intent, what it does and its name in a file of its own, and a line here, or in `later`. */
 export const EDITS = {
   ...bendWallEdits,
   ...breaksEdits,
   ...bumpEdits,
-  ...carryFloorEdits,
   ...closeEndEdits,
   ...drawBoxEdits,
   ...drawPathEdits,
@@ -51,7 +49,6 @@ export const EDITS = {
   ...removeWallEdits,
   ...roofsEdits,
   ...roomsEdits,
-  ...sheetsEdits,
   ...slopesEdits,
   ...solidsEdits,
   ...stairsEdits,
@@ -62,7 +59,8 @@ export const EDITS = {
   ...wallKindEdits,
 };
 
-type Intents = { [K in keyof typeof EDITS]: (typeof EDITS)[K] extends Edit<infer I> ? I : never };
+type AllEdits = typeof EDITS & typeof LATER_EDITS;
+type Intents = { [K in keyof AllEdits]: AllEdits[K] extends Edit<infer I> ? I : never };
 /** What a person wants done to a plan. */
 export type Intent = Intents[keyof Intents];
 
@@ -71,7 +69,10 @@ type Misfiled = { [K in keyof Intents]: Intents[K]['kind'] extends K ? never : K
 true satisfies [Misfiled] extends [never] ? true : false;
 
 /** The edit an intent asks for. */
-export const editOf = <I extends Intent>(intent: I): Edit<I> => EDITS[intent.kind] as unknown as Edit<I>;
+export const editOf = <I extends Intent>({ kind }: I): Edit<I> =>
+  (Object.hasOwn(EDITS, kind)
+    ? EDITS[kind as keyof typeof EDITS]
+    : LATER_EDITS[kind as keyof typeof LATER_EDITS]) as unknown as Edit<I>;
 
 /** What an edit is called where it can be undone. */
 export function editName(intent: Intent): string {

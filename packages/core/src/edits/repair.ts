@@ -5,6 +5,7 @@ import { isAlikeOn } from '../plan/floor-plan';
 import { COLLECTIONS, type Plan, floorsInOrder, nextNumber } from '../plan/plan';
 import { keepingSpots, planarise } from '../walls';
 import { dropUnusedTypes } from './opening-types';
+import { dropIdleDimensions } from './tidy';
 
 /**
  * Makes a plan whose walls came from two places sound again: the graph planar, rooms on their outlines, nothing
@@ -38,6 +39,7 @@ export function repairPlan(
     dropLost(draft);
     partLevels(draft);
     dropUnusedTypes(draft);
+    dropIdleDimensions(draft);
   } catch (error) {
     if (error instanceof Refusal) return null;
     throw error;

@@ -119,8 +119,8 @@ function partsOf(plan: Plan, part: Partial<Parts>, names: 'some' | 'all'): Parts
   return parts as Parts;
 }
 
-/** Of the whole house: that a part names them ties it to nothing. */
-const HOUSE: ReadonlySet<CollectionName> = new Set(['floors', 'types']);
+/** Of the whole house, or made of points of many parts: that a part names them ties it to nothing. */
+const HOUSE: ReadonlySet<CollectionName> = new Set(['floors', 'types', 'dimensions']);
 
 /** What a part is made of: none of it stands by itself, though it names nothing but its floor. */
 const STRUCTURE: ReadonlySet<CollectionName> = new Set(['walls', 'corners', 'rooms']);

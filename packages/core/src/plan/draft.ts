@@ -114,8 +114,8 @@ export class Draft {
     if (corner.x !== to.x || corner.y !== to.y) this.put('corners', { ...corner, x: to.x, y: to.y });
   }
 
-  addWall(wall: Omit<Wall, 'id' | 'bulge'> & { bulge?: number }): Wall {
-    const made = { bulge: 0, ...wall, id: this.newId() };
+  addWall(wall: Omit<Wall, 'id' | 'bulge' | 'hatch'> & { bulge?: number; hatch?: Wall['hatch'] }): Wall {
+    const made = { bulge: 0, hatch: null, ...wall, id: this.newId() };
     this.put('walls', made);
     return made;
   }

@@ -87,6 +87,23 @@ const STEPS: Record<number, (plan: Loose) => Loose> = {
     sheets: {},
     frames: {},
   }),
+  // dimension lines, notes, looks of one's own; what labels say, what walls and floors are made of
+  13: (plan) => ({
+    ...plan,
+    schema: 14,
+    job: isObject(plan['job'])
+      ? { labels: { shows: ['name', 'area', 'text'], both: false }, look: 'on site', ...plan['job'] }
+      : plan['job'],
+    walls: each(plan['walls'], (wall) => ({ hatch: null, ...wall })),
+    rooms: each(plan['rooms'], (room) => ({
+      ...{ says: null, text: '', labelSize: 1, labelTurn: 0, covering: '', hatch: null },
+      ...room,
+    })),
+    dimensions: {},
+    points: {},
+    annotations: {},
+    looks: {},
+  }),
 };
 
 /** In the order they were made, by floor and kind. */

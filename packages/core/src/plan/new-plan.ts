@@ -1,4 +1,5 @@
 import { NEW_FLOOR } from './kinds/floors';
+import { USUAL_LABELS } from './kinds/rooms';
 import {
   type AreaRuleName,
   COLLECTIONS,
@@ -40,6 +41,8 @@ export function newPlan(job: Partial<JobDetails> & { name: string }): Plan {
       listed: null,
       drawnBy: '',
       disclaimer: '',
+      labels: USUAL_LABELS,
+      look: 'on site',
       ...job,
     },
     ...none,

@@ -1,6 +1,6 @@
 import { onceFor } from '../memory';
 import type { Collections } from './kinds';
-import type { Room } from './kinds/rooms';
+import type { LabelSays, Room } from './kinds/rooms';
 import type { Wall } from './kinds/walls';
 import type { Collection, Id } from './values';
 
@@ -16,18 +16,23 @@ export {
 } from './kinds';
 export * from './kinds/breaks';
 export * from './kinds/corners';
+export * from './kinds/dimensions';
 export * from './kinds/floors';
 export * from './kinds/frames';
 export * from './kinds/gaps';
 export * from './kinds/heights';
+export * from './kinds/looks';
+export * from './kinds/annotations';
 export * from './kinds/opening-types';
 export * from './kinds/openings';
+export * from './kinds/points';
 export * from './kinds/readings';
 export * from './kinds/rooms';
 export * from './kinds/sheets';
 export * from './kinds/slopes';
 export * from './kinds/solids';
 export * from './kinds/stairs';
+export { HATCHES, type Hatch } from './kinds/fields';
 export { ON_NO_FLOOR } from './kinds/kind';
 export type { EitherStand, FreeStand, WallStand } from './kinds/stand';
 export * from './kinds/underlays';
@@ -35,7 +40,7 @@ export * from './kinds/walls';
 export * from './values';
 
 /** Version of the document, see migrations. */
-export const SCHEMA_VERSION = 13;
+export const SCHEMA_VERSION = 14;
 
 export type Units = 'metric' | 'imperial';
 
@@ -83,6 +88,10 @@ export interface JobDetails {
   /** Whose name stands on the sheets, and what they say of what can be relied on. */
   readonly drawnBy: string;
   readonly disclaimer: string;
+  /** What the labels of rooms say that say nothing else. */
+  readonly labels: LabelSays;
+  /** What of the plan shows on the screen: a look by its name, or one of one's own by its id. */
+  readonly look: string;
 }
 
 /**

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { id, millimetres, nameOf, note } from './kinds/fields';
 import { COLLECTIONS, type CollectionName, KINDS } from './kinds';
+import { labelSays } from './kinds/rooms';
 import { AREA_RULES, type Plan, SCHEMA_VERSION, STAIR_RULES } from './plan';
 
 export { LONGEST_NAME, LONGEST_NOTE } from './kinds/fields';
@@ -25,6 +26,8 @@ export const jobDetailsSchema = z.object({
   listed: z.number().positive().max(1e12).nullable(),
   drawnBy: nameOf('A name'),
   disclaimer: note,
+  labels: labelSays,
+  look: z.string().max(64),
 });
 
 const collections = Object.fromEntries(

@@ -71,8 +71,8 @@ export function standingOn(plan: Collections, wall?: Id): OnWall[] {
   });
 }
 
-/** Does anything stand on the wall? */
-export const carries = (plan: Collections, wall: Id): boolean => standingOn(plan, wall).length > 0;
+/** Does anything stand on the wall that hinders what is done to it? */
+export const carries = (plan: Collections, wall: Id): boolean => standingOn(plan, wall).some(({ how }) => !how.light);
 
 /** It as it stands when the ends of its wall, or its sides, have changed places. */
 export function turnedOnWall({ how, entity, it }: Pick<OnWall, 'how' | 'entity' | 'it'>, which: Turned): Entity {

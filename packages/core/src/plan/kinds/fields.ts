@@ -23,6 +23,10 @@ export const note = z.string().max(LONGEST_NOTE);
 export const nameOf = (what: string) =>
   z.string().max(LONGEST_NAME, `${what} can have ${LONGEST_NAME} characters at most.`);
 
+/** How a wall or a floor is drawn by what it is made of. */
+export const HATCHES = ['masonry', 'concrete', 'insulation', 'timber', 'tiles', 'boards'] as const;
+export type Hatch = (typeof HATCHES)[number];
+
 /** The longer side of a picture, px. */
 export const MOST_PIXELS = 20_000;
 export const picturePoint = z.object({

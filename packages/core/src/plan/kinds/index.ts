@@ -1,13 +1,17 @@
 import type { Collection, Id } from '../values';
 import { type Break, breakKind } from './breaks';
 import { type Corner, cornerKind } from './corners';
+import { type Dimension, dimensionKind } from './dimensions';
 import { type Floor, floorKind } from './floors';
 import { type SheetFrame, frameKind } from './frames';
 import { type GapReading, gapKind } from './gaps';
 import { type HeightReading, heightKind } from './heights';
 import type { CollectionName, Kind } from './kind';
+import { type NamedLook, lookKind } from './looks';
+import { type Annotation, annotationKind } from './annotations';
 import { type OpeningType, openingTypeKind } from './opening-types';
 import { type PlacedOpening, openingKind } from './openings';
+import { type DimensionPoint, pointKind } from './points';
 import { type Reading, readingKind } from './readings';
 import { type Room, roomKind } from './rooms';
 import { type Sheet, sheetKind } from './sheets';
@@ -35,6 +39,10 @@ export interface Entities {
   readonly heights: HeightReading;
   readonly gaps: GapReading;
   readonly underlays: Underlay;
+  readonly dimensions: Dimension;
+  readonly points: DimensionPoint;
+  readonly annotations: Annotation;
+  readonly looks: NamedLook;
   readonly sheets: Sheet;
   readonly frames: SheetFrame;
 }
@@ -58,6 +66,10 @@ export const KINDS: { readonly [C in CollectionName]: Kind<Entities[C], Collecti
   heights: heightKind,
   gaps: gapKind,
   underlays: underlayKind,
+  dimensions: dimensionKind,
+  points: pointKind,
+  annotations: annotationKind,
+  looks: lookKind,
   sheets: sheetKind,
   frames: frameKind,
 };

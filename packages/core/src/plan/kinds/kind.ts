@@ -17,6 +17,10 @@ export type CollectionName =
   | 'heights'
   | 'gaps'
   | 'underlays'
+  | 'dimensions'
+  | 'points'
+  | 'annotations'
+  | 'looks'
   | 'sheets'
   | 'frames';
 
@@ -71,6 +75,8 @@ export interface OnWalls<E, P> {
   readonly at: (entity: E, stand: Stand) => E;
   /** What else of it is handed, once the ends of its wall, or its sides, have changed places. */
   readonly turned?: (entity: E, which: { readonly ends: boolean; readonly sides: boolean }) => E;
+  /** It hinders nothing that is done to its wall; not given: it does. */
+  readonly light?: true;
   /** Why no wall may end within it; not given: it goes with the piece its middle is on. */
   readonly uncut?: (entity: E, plan: P) => string;
 }

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Id } from '../values';
-import { LONGEST_NAME, id, millimetres, nameOf, place, theName } from './fields';
+import { HATCHES, type Hatch, LONGEST_NAME, degrees, id, millimetres, nameOf, place, theName } from './fields';
 import { type Kind, onFloor, together } from './kind';
 
 /** Tints a room can be given on the plan. */
@@ -21,6 +21,17 @@ export const ROOM_USES = [
   'not counted',
 ] as const;
 export type RoomUse = (typeof ROOM_USES)[number];
+
+/** What can stand in the label of a room. */
+export const LABEL_PARTS = ['name', 'area', 'size', 'height', 'covering', 'text'] as const;
+export interface LabelSays {
+  readonly shows: readonly (typeof LABEL_PARTS)[number][];
+  /** Areas and sizes in the other units too. */
+  readonly both: boolean;
+}
+export const USUAL_LABELS: LabelSays = { shows: ['name', 'area', 'text'], both: false };
+/** How much larger or smaller than others a label can be. */
+export const LABEL_SIZES = { least: 0.6, most: 3 } as const;
 
 export interface Room {
   readonly id: Id;
@@ -46,6 +57,18 @@ export interface Room {
   readonly use: RoomUse | null;
   /** Why it is not counted. */
   readonly useReason: string;
+  /** What its label says; null: as all do. */
+  readonly says: LabelSays | null;
+  /** A text of its own in its label. */
+  readonly text: string;
+  /** So many times as large as others. */
+  readonly labelSize: number;
+  /** Degrees clockwise. */
+  readonly labelTurn: number;
+  /** What its floor is covered with, in words. */
+  readonly covering: string;
+  /** How its floor is drawn. */
+  readonly hatch: Hatch | null;
 }
 
 /** What a room has before anyone says so. */
@@ -60,7 +83,18 @@ export const NEW_ROOM: Omit<Room, 'id' | 'floor' | 'at'> = {
   step: 0,
   use: null,
   useReason: '',
+  says: null,
+  text: '',
+  labelSize: 1,
+  labelTurn: 0,
+  covering: '',
+  hatch: null,
 };
+
+export const labelSays = z.object({
+  shows: z.array(z.enum(LABEL_PARTS)).max(LABEL_PARTS.length).readonly(),
+  both: z.boolean(),
+});
 
 export const roomKind: Kind<Room, object> = {
   one: 'room',
@@ -80,12 +114,22 @@ export const roomKind: Kind<Room, object> = {
     step: z.number().min(-1e5).max(1e5),
     use: z.enum(ROOM_USES).nullable(),
     useReason: z.string().max(LONGEST_NAME),
+    says: labelSays.nullable(),
+    text: z.string().max(LONGEST_NAME),
+    labelSize: z.number().min(LABEL_SIZES.least).max(LABEL_SIZES.most),
+    labelTurn: degrees,
+    covering: z.string().max(LONGEST_NAME),
+    hatch: z.enum(HATCHES).nullable(),
   }),
   floorOf: (room) => room.floor,
   together: [
     theName,
     together('the ceiling height', 'ceilingHeight'),
-    together('the place of the label', 'label'),
+    together('the place of the label', 'label', 'labelTurn'),
+    together('what the label says', 'says'),
+    together('the text of the label', 'text'),
+    together('the size of the label', 'labelSize'),
+    together('the covering', 'covering', 'hatch'),
     together('the colour', 'colour'),
     together('the void', 'overVoid'),
     together('what its ceiling is', 'toRidge', 'underRoof'),

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { distance } from '../../geometry';
 import type { Collection, Id } from '../values';
 import type { Corner } from './corners';
-import { id, millimetres } from './fields';
+import { HATCHES, type Hatch, id, millimetres } from './fields';
 import { type Kind, onFloor, together } from './kind';
 
 /** A party wall parts this house from the next; a chalk line is a boundary without a wall. Outer and inner walls are told apart by their rooms. */
@@ -25,6 +25,8 @@ export interface Wall {
   readonly kind: WallKind;
   /** The thickness was typed for this wall; until then it follows the job's usual one for its kind. */
   readonly typed: boolean;
+  /** What it is made of, as it is drawn; null: filled. */
+  readonly hatch: Hatch | null;
 }
 
 /** A wall bends to a little more than a half circle at most. */
@@ -46,12 +48,14 @@ export const wallKind: Kind<Wall, { readonly corners: Collection<Corner> }> = {
     right: millimetres,
     kind: z.enum(['external', 'internal', 'party', 'chalk']),
     typed: z.boolean(),
+    hatch: z.enum(HATCHES).nullable(),
   }),
   floorOf: (wall) => wall.floor,
   together: [
     together('the course', 'floor', 'start', 'end', 'bulge'),
     together('the thickness', 'left', 'right', 'typed'),
     together('the kind', 'kind'),
+    together('what it is made of', 'hatch'),
   ],
   refers: [
     onFloor('wall'),

@@ -1,4 +1,4 @@
-import { type LazyExoticComponent, type ReactElement, lazy } from 'react';
+import type { LazyExoticComponent, ReactElement } from 'react';
 import { StyleSheet, View, useWindowDimensions } from 'react-native';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { Part } from '../../../ui/Part';
@@ -6,19 +6,20 @@ import { TOUCH, WIDE, useColours } from '../../../ui/theme';
 import { planActions } from '../plan-slice';
 import type { PlanState } from '../plan-state';
 import { selectFloor } from '../selectors';
+import { piece } from './later';
 import type { DerivedFloor } from '@velvet-tape/core';
 
 type ListName = Exclude<PlanState['listing'], null | 'details'>;
 
 /** The lists that are laid over the sheet, each in a piece of its own that comes when it is wanted. */
 const LISTS: Record<ListName, LazyExoticComponent<(props: { floor: DerivedFloor }) => ReactElement>> = {
-  readings: lazy(() => import('../readings/ReadingsList')),
-  areas: lazy(() => import('../areas/AreasList')),
-  floors: lazy(() => import('../floors/FloorsList')),
-  history: lazy(() => import('../history/HistoryList')),
-  sheets: lazy(() => import('../sheets/SheetsPart')),
-  keys: lazy(() => import('../desk/Keys')),
-  openings: lazy(() => import('../schedule/ScheduleList')),
+  readings: piece(() => import('../readings/ReadingsList')),
+  areas: piece(() => import('../areas/AreasList')),
+  floors: piece(() => import('../floors/FloorsList')),
+  history: piece(() => import('../history/HistoryList')),
+  sheets: piece(() => import('../sheets/SheetsPart')),
+  keys: piece(() => import('../desk/Keys')),
+  openings: piece(() => import('../schedule/ScheduleList')),
 };
 
 /** The list that is open, over the sheet. */

@@ -1,9 +1,15 @@
-import { type ComponentType, type ReactElement, lazy } from 'react';
+import { type ComponentType, type LazyExoticComponent, type ReactElement, lazy } from 'react';
+import { roomsCome } from '../../../core-later/come';
 import { Part } from '../../../ui/Part';
 
-/** A part of the plan in a piece of its own, which comes when it is first shown. */
-export function later(piece: () => Promise<{ default: ComponentType }>): () => ReactElement {
-  const Own = lazy(piece);
+/** A piece of the application that comes when it is first shown, after the rooms of the core that come later. */
+export const piece = <Props,>(
+  load: () => Promise<{ default: (props: Props) => ReactElement }>,
+): LazyExoticComponent<(props: Props) => ReactElement> => lazy(() => roomsCome().then(load));
+
+/** A part of the plan in a piece of its own. */
+export function later(load: () => Promise<{ default: ComponentType }>): () => ReactElement {
+  const Own = lazy(() => roomsCome().then(load));
   return function Later() {
     return (
       <Part>

@@ -1,8 +1,8 @@
-import { type Draft, Refusal } from '../plan/draft';
-import { dropWithAll } from '../plan/footing';
-import { type SheetFrame, type Id, LONGEST_REVISION, type Sheet, sheetsInOrder } from '../plan/plan';
-import { edit } from './edit';
-import { requireName } from './require';
+import { type Draft, Refusal } from '../../plan/draft';
+import { dropWithAll } from '../../plan/footing';
+import { type SheetFrame, type Id, LONGEST_REVISION, type Sheet, sheetsInOrder } from '../../plan/plan';
+import { edit } from '../edit';
+import { requireName } from '../require';
 
 type NewFrame = Omit<SheetFrame, 'id' | 'sheet'>;
 

@@ -1,9 +1,9 @@
-import { type CutRoom, cutRooms } from '../ceilings';
-import type { DerivedFloor } from '../derived';
-import { type Point, courseOf, nearestAlong, stretchesWithin } from '../geometry';
-import type { Units } from '../plan/plan';
-import { formatLength } from '../units';
-import type { Mark, PathMark, Role } from './marks';
+import { type CutRoom, cutRooms } from '../../ceilings';
+import type { DerivedFloor } from '../../derived';
+import { type Point, courseOf, nearestAlong, stretchesWithin } from '../../geometry';
+import type { Units } from '../../plan/plan';
+import { formatLength } from '../../units';
+import type { Mark, PathMark, Role } from '../marks';
 
 /** A section as it is laid out: marks in mm, up is negative, with the scale and the place that bring them into the room given. */
 export interface DrawnSection {

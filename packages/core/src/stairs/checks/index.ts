@@ -1,11 +1,11 @@
-import type { DerivedFloor } from '../derived';
-import type { Stair, StairRule, Units } from '../plan/plan';
-import { surfaceContains } from '../rooms';
-import { decimals, formatLength } from '../units';
-import { ofStep } from './words';
-import { HEADROOM, type StairOnFloor, onLine, pitchLine } from './on-floor';
-import { intersection, ringsArea, type Point } from '../geometry';
-import { ceilingOver } from '../ceilings';
+import type { DerivedFloor } from '../../derived';
+import type { Stair, StairRule, Units } from '../../plan/plan';
+import { surfaceContains } from '../../rooms';
+import { decimals, formatLength } from '../../units';
+import { ofStep } from '../words';
+import { HEADROOM, type StairOnFloor, onLine, pitchLine } from '../on-floor';
+import { intersection, ringsArea, type Point } from '../../geometry';
+import { ceilingOver } from '../../ceilings';
 
 /** One thing stairs are held against, in words, and where that stands. */
 export interface StairCheck {

@@ -1,12 +1,12 @@
-import { type Draft, Refusal } from '../plan/draft';
-import { type Id, type Plan, type Reading, USUAL_OVER_BELOW, type Wall, cornersOfReading } from '../plan/plan';
-import { floorBeside } from '../plan/storeys';
-import { networkBefore } from '../rooms';
-import { runOfReading } from '../walls';
-import { edit } from './edit';
-import { requireFloor } from './require';
-import { settle } from './settle';
-import { takeAlong } from './take-along';
+import { type Draft, Refusal } from '../../plan/draft';
+import { type Id, type Plan, type Reading, USUAL_OVER_BELOW, type Wall, cornersOfReading } from '../../plan/plan';
+import { floorBeside } from '../../plan/storeys';
+import { networkBefore } from '../../rooms';
+import { runOfReading } from '../../walls';
+import { edit } from '../edit';
+import { requireFloor } from '../require';
+import { settle } from '../settle';
+import { takeAlong } from '../take-along';
 
 /**
  * What continues on another floor: walls, with the openings and solids of them that are named, come to the same place there, and with them the readings that

@@ -1,0 +1,4 @@
+import * as rooms from '@velvet-tape/core/later';
+import { come } from './to-come';
+
+come(rooms);

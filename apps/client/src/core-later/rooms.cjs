@@ -1,0 +1,20 @@
+const { join } = require('node:path');
+
+const core = join(__dirname, '../../../../packages/core/src/');
+/** Those that `core/src/later` names; folders, for an import is looked up once for all files of a folder. */
+const ROOMS = ['later/', 'edits/later/', 'notes/', 'drawing/section/', 'stairs/checks/'].map((room) =>
+  join(core, room),
+);
+
+exports.ROOMS = ROOMS;
+
+/**
+ * The rooms of the core that are not wanted for every plan come in a piece of their own. A bundler would put whatever they share with the plan into the first page; so what
+ * they take of the core they have on loan, and what the core takes of them is a stand-in until they have come. Null: the import is of no such room.
+ */
+exports.standIn = (from, to) => {
+  if (!from.startsWith(core) || !to.startsWith(core)) return null;
+  const isLater = (path) => ROOMS.some((room) => path.startsWith(room));
+  if (isLater(from) === isLater(to) || from.startsWith(join(core, 'on-loan/'))) return null;
+  return join(__dirname, isLater(from) ? 'lent.js' : 'to-come.ts');
+};

@@ -1,0 +1,39 @@
+import * as onLoan from '@velvet-tape/core/on-loan';
+import { readFileSync, readdirSync } from 'node:fs';
+import { dirname, join, resolve } from 'node:path';
+import ts from 'typescript';
+
+const core = join(__dirname, '../../../packages/core/src/');
+// eslint-disable-next-line @typescript-eslint/no-require-imports -- the bundler reads it as it is
+const { ROOMS } = require('../src/core-later/rooms.cjs') as { ROOMS: readonly string[] };
+
+/** What the files of a folder import as values, with the file. */
+function imported(room: string): { file: string; from: string; names: string[] }[] {
+  return readdirSync(room, { recursive: true, withFileTypes: true }).flatMap((entry) => {
+    if (!entry.isFile()) return [];
+    const file = join(entry.parentPath, entry.name);
+    const source = ts.createSourceFile(file, readFileSync(file, 'utf8'), ts.ScriptTarget.Latest);
+    return source.statements.flatMap((statement) => {
+      if (!ts.isImportDeclaration(statement) || statement.importClause?.phaseModifier) return [];
+      const from = (statement.moduleSpecifier as ts.StringLiteral).text;
+      const named = statement.importClause?.namedBindings;
+      if (!named || !ts.isNamedImports(named)) return [{ file, from, names: ['*'] }];
+      const names = named.elements
+        .filter((each) => !each.isTypeOnly)
+        .map((each) => (each.propertyName ?? each.name).text);
+      return names.length > 0 ? [{ file, from, names }] : [];
+    });
+  });
+}
+
+test('what the later rooms of the core take of the others is lent to them', () => {
+  const isLater = (path: string) => ROOMS.some((room) => `${path}/`.startsWith(room));
+  const taken = ROOMS.flatMap(imported).filter(({ file, from }) => !isLater(resolve(dirname(file), from)));
+  expect(taken.length).toBeGreaterThan(10);
+  const missing = taken.flatMap(({ file, from, names }) =>
+    names
+      .filter((name) => !from.startsWith('.') || !Object.hasOwn(onLoan, name))
+      .map((name) => `${file.slice(core.length)}: ${name} from ${from}`),
+  );
+  expect(missing).toEqual([]);
+});

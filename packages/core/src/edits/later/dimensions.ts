@@ -1,0 +1,199 @@
+import { deriveFloor } from '../../derived';
+import { ROUND, placeOf, stringsIn, stringsRound } from '../../notes';
+import { type Draft, Refusal } from '../../plan/draft';
+import { dropWithAll } from '../../plan/footing';
+import {
+  type Dimension,
+  type DimensionPoint,
+  type Id,
+  LONGEST_FIGURE,
+  NEW_DIMENSION,
+  POINTS_NEEDED,
+  type PointStand,
+} from '../../plan/plan';
+import { edit } from '../edit';
+import { requireFloor, requireLettering } from '../require';
+
+type Told = Partial<Omit<Dimension, 'id' | 'floor' | 'form'>>;
+
+export interface AddDimension extends Told {
+  readonly kind: 'addDimension';
+  readonly floor: Id;
+  readonly form: Dimension['form'];
+  /** What it measures between, in order. */
+  readonly points: readonly PointStand[];
+}
+
+function addDimension(draft: Draft, { kind: _, floor, form, points, ...told }: AddDimension): Id {
+  requireFloor(draft, floor);
+  if (points.length < POINTS_NEEDED[form]) throw new Refusal(NEEDS[form]);
+  const places = points.map((stand) => requirePlace(draft, floor, stand));
+  const [first, second] = places;
+  if (form === 'line' && (told.turn ?? null) === null && Math.hypot(second!.x - first!.x, second!.y - first!.y) < 1)
+    throw new Refusal('Both points are in one place. Take two that are apart.');
+  const id = draft.newId();
+  draft.put('dimensions', { ...NEW_DIMENSION, ...told, id, floor, form });
+  points.forEach((stand, order) =>
+    draft.put('points', { id: draft.newId(), floor, dimension: id, order, stand, said: '' }),
+  );
+  return id;
+}
+
+const NEEDS: Readonly<Record<Dimension['form'], string>> = {
+  line: 'A dimension line needs two points.',
+  angle: 'An angle needs its vertex and a point on either side.',
+  radius: 'A radius needs a curved wall.',
+  level: 'A level needs a place.',
+};
+
+/** A point that can be found on the plan. */
+function requirePlace(draft: Draft, floor: Id, stand: PointStand) {
+  const at = placeOf(deriveFloor(draft.before, floor), stand);
+  if (!at) throw new Refusal('What it measures from is no longer there.');
+  return at;
+}
+
+export interface LayStrings {
+  readonly kind: 'layStrings';
+  readonly floor: Id;
+  /** In this room; null: round the house. */
+  readonly room: Id | null;
+}
+
+/** Strings are laid, in the place of those that were laid there before. */
+function layStrings(draft: Draft, { floor, room: id }: LayStrings): void {
+  requireFloor(draft, floor);
+  const derived = deriveFloor(draft.before, floor);
+  const room = id === null ? null : derived.rooms.find((each) => each.room.id === id);
+  if (room === undefined) throw new Refusal('That room is no longer there.');
+  const strings = room ? stringsIn(derived, room) : stringsRound(derived);
+  if (strings.length === 0)
+    throw new Refusal(
+      room ? 'This room has no straight wall to lay a string along.' : 'There is no room yet to lay strings round.',
+    );
+  takeStrings(draft, floor, id ?? ROUND);
+  for (const each of strings) addDimension(draft, { kind: 'addDimension', floor, form: 'line', ...each });
+}
+
+export interface RemoveStrings {
+  readonly kind: 'removeStrings';
+  readonly floor: Id;
+  readonly room: Id | null;
+}
+
+function removeStrings(draft: Draft, { floor, room }: RemoveStrings): void {
+  if (takeStrings(draft, floor, room ?? ROUND) === 0) throw new Refusal('No strings were laid there.');
+}
+
+function takeStrings(draft: Draft, floor: Id, laid: string): number {
+  const old = Object.values(draft.dimensions).filter((each) => each.floor === floor && each.laid === laid);
+  for (const { id } of old) dropWithAll(draft, 'dimensions', id, 'wanted');
+  return old.length;
+}
+
+export interface ChangeDimension {
+  readonly kind: 'changeDimension';
+  readonly dimension: Id;
+  readonly to: Told;
+}
+
+function changeDimension(draft: Draft, { dimension, to }: ChangeDimension): void {
+  if (to.size !== undefined) requireLettering(to.size);
+  if (to.round !== undefined && to.round !== null && !(to.round > 0 && to.round <= 1000))
+    throw new Refusal('Figures are rounded to a metre at most.');
+  draft.put('dimensions', { ...requireDimension(draft, dimension), ...to });
+}
+
+export interface RemoveDimension {
+  readonly kind: 'removeDimension';
+  readonly dimension: Id;
+}
+
+function removeDimension(draft: Draft, { dimension }: RemoveDimension): void {
+  requireDimension(draft, dimension);
+  dropWithAll(draft, 'dimensions', dimension, 'wanted');
+}
+
+export interface AddDimensionPoint {
+  readonly kind: 'addDimensionPoint';
+  readonly dimension: Id;
+  readonly stand: PointStand;
+}
+
+/** One more point to measure to: the distance it lies in becomes two. */
+function addDimensionPoint(draft: Draft, { dimension: id, stand }: AddDimensionPoint): Id {
+  const { floor, form } = requireDimension(draft, id);
+  if (form !== 'line') throw new Refusal('Only a dimension line can have more points.');
+  requirePlace(draft, floor, stand);
+  const made = draft.newId();
+  const order = 1 + Math.max(...pointsOf(draft, id).map((point) => point.order));
+  draft.put('points', { id: made, floor, dimension: id, order, stand, said: '' });
+  return made;
+}
+
+export interface RemoveDimensionPoint {
+  readonly kind: 'removeDimensionPoint';
+  readonly point: Id;
+}
+
+/** Two distances become one. */
+function removeDimensionPoint(draft: Draft, { point: id }: RemoveDimensionPoint): void {
+  const point = requirePoint(draft, id);
+  const { form, floor, turn } = requireDimension(draft, point.dimension);
+  const rest = pointsOf(draft, point.dimension).filter((each) => each.id !== id);
+  if (rest.length < POINTS_NEEDED[form])
+    throw new Refusal('Without this point there is nothing to measure. Take the whole line away instead.');
+  draft.drop('points', id);
+  // the line stays where it lay, though it is measured from another point now
+  const first = pointsOf(draft, point.dimension)[0]!;
+  if (turn === null || first.order < point.order) return;
+  const derived = deriveFloor(draft.before, floor);
+  const [was, now] = [placeOf(derived, point.stand), placeOf(derived, first.stand)];
+  if (!was || !now) return;
+  const [x, y] = [Math.cos((turn * Math.PI) / 180), Math.sin((turn * Math.PI) / 180)];
+  const dimension = draft.dimensions[point.dimension]!;
+  draft.put('dimensions', { ...dimension, off: dimension.off + (was.x - now.x) * -y + (was.y - now.y) * x });
+}
+
+export interface SayFigure {
+  readonly kind: 'sayFigure';
+  /** The point the figure begins at. */
+  readonly point: Id;
+  /** Empty: the true figure. */
+  readonly said: string;
+}
+
+function sayFigure(draft: Draft, { point: id, said }: SayFigure): void {
+  const point = requirePoint(draft, id);
+  const text = said.trim();
+  if (text.length > LONGEST_FIGURE) throw new Refusal(`A figure can have ${LONGEST_FIGURE} characters at most.`);
+  draft.put('points', { ...point, said: text });
+}
+
+const pointsOf = (draft: Draft, dimension: Id): DimensionPoint[] =>
+  Object.values(draft.points)
+    .filter((point) => point.dimension === dimension)
+    .sort((a, b) => a.order - b.order);
+
+function requireDimension(draft: Draft, id: Id): Dimension {
+  const dimension = Object.hasOwn(draft.dimensions, id) ? draft.dimensions[id] : undefined;
+  if (!dimension) throw new Refusal('That dimension line is no longer there.');
+  return dimension;
+}
+
+function requirePoint(draft: Draft, id: Id): DimensionPoint {
+  const point = Object.hasOwn(draft.points, id) ? draft.points[id] : undefined;
+  if (!point) throw new Refusal('That point is no longer there.');
+  return point;
+}
+
+export const dimensionsEdits = {
+  addDimension: edit<AddDimension>('dimension line', addDimension),
+  layStrings: edit<LayStrings>('lay strings', layStrings),
+  removeStrings: edit<RemoveStrings>('take strings away', removeStrings),
+  changeDimension: edit<ChangeDimension>('change dimension line', changeDimension),
+  removeDimension: edit<RemoveDimension>('remove dimension line', removeDimension),
+  addDimensionPoint: edit<AddDimensionPoint>('measure to a point', addDimensionPoint),
+  removeDimensionPoint: edit<RemoveDimensionPoint>('take a point away', removeDimensionPoint),
+  sayFigure: edit<SayFigure>(({ said }) => (said.trim() ? 'write a figure' : 'the true figure'), sayFigure),
+};

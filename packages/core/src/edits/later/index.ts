@@ -1,0 +1,13 @@
+export { wallsToCarry } from './carry-floor';
+import { annotationsEdits } from './annotations';
+import { carryFloorEdits } from './carry-floor';
+import { dimensionsEdits } from './dimensions';
+import { sheetsEdits } from './sheets';
+
+/** Edits whose screens come later than the plan: a client may leave them away till then. */
+export const LATER_EDITS = {
+  ...annotationsEdits,
+  ...carryFloorEdits,
+  ...dimensionsEdits,
+  ...sheetsEdits,
+};

@@ -1,0 +1,5 @@
+/** The rooms that a client may bring in later than the others: not every plan, and not its first view, wants them. */
+export * from '../drawing/section';
+export * from '../edits/later';
+export * from '../notes';
+export * from '../stairs/checks';

@@ -1,0 +1,38 @@
+import type { DerivedFloor } from '../derived';
+import type { Mark } from '../drawing/marks';
+import { onceFor } from '../memory';
+import type { Annotation } from '../plan/plan';
+import { drawAnnotation } from './draw-annotation';
+import { drawDimensionLine, type DrawnDimension } from './draw-dimension';
+import { dimensionsOn } from './places';
+
+type Drawn = ReadonlyMap<string, DrawnDimension>;
+
+const lastDrawn = onceFor((_: DerivedFloor): Map<number, Drawn> => new Map());
+
+/** The dimension lines of a floor by their ids, as they are drawn with lettering of this height, mm of the house. */
+export function drawnDimensions(derived: DerivedFloor, lettering: number): Drawn {
+  const known = lastDrawn(derived);
+  let drawn = known.get(lettering);
+  if (!drawn) {
+    drawn = new Map(
+      dimensionsOn(derived).map(({ dimension, points }) => [
+        dimension.id,
+        drawDimensionLine(derived, dimension, points, { lettering }),
+      ]),
+    );
+    // a zoom is left behind for good sooner or later
+    if (known.size > 3) known.clear();
+    known.set(lettering, drawn);
+  }
+  return drawn;
+}
+
+/** Marks of what is written on the plan: dimension lines, texts, arrows, signs. */
+export const drawNotes = (derived: DerivedFloor, { lettering }: { readonly lettering: number }): readonly Mark[] => [
+  ...[...drawnDimensions(derived, lettering).values()].flatMap(({ marks }) => marks),
+  ...annotationsOn(derived).flatMap((annotation) => drawAnnotation(annotation, lettering)),
+];
+
+export const annotationsOn = ({ plan, floor }: DerivedFloor): readonly Annotation[] =>
+  Object.values(plan.annotations).filter((each) => each.floor === floor);

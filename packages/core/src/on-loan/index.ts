@@ -1,0 +1,8 @@
+/** All that the rooms in `later` take of the others: see “What comes later” in docs/architecture.md. */
+export * from '../index';
+export { edit } from '../edits/edit';
+export { settle } from '../edits/settle';
+export { takeAlong } from '../edits/take-along';
+export { requireFloor, requireLettering, requireName } from '../edits/require';
+export { dropWithAll } from '../plan/footing';
+export { ofStep } from '../stairs/words';
