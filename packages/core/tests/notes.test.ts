@@ -1,6 +1,15 @@
 import fc from 'fast-check';
-import { type Mark, type Plan, boxOf, deriveFloor, dot, flattened, newPlan, overlap, readPlan, rightOf } from '../src';
-import { dimensionsOn, drawnDimensions, figureInWords, headingOf, laidOut, lineOff, offBy, stringsRound } from '../src/notes';
+import { type Mark, type Plan, boxOf, deriveFloor, dot, flattened, newPlan, overlap, readPlan } from '../src';
+import {
+  dimensionsOn,
+  drawnDimensions,
+  figureInWords,
+  headingOf,
+  laidOut,
+  lineOff,
+  offBy,
+  stringsRound,
+} from '../src/notes';
 import { House } from './house';
 import { gesture, play } from './gestures';
 
@@ -25,14 +34,14 @@ const texts = (marks: readonly Mark[]) => marks.flatMap((mark) => (mark.kind ===
 const line = (house: House, points: readonly [number, number][], told: object = {}) =>
   house.do({
     ...{ kind: 'addDimension', floor: 'ground', form: 'line' },
-    points: points.map(([x, y]) => ({ kind: 'free', x, y, turn: 0 })),
+    points: points.map(([x, y]) => ({ kind: 'free' as const, x, y, turn: 0 })),
     ...told,
   });
 
 test('strings round a house of two rooms: what is in the walls, rooms and walls, the whole', () => {
   const { house, hall } = twoRooms();
-  const top = house.room(hall).faces.find(({ d }) => d.x > 0.9)!;
-  house.do({ kind: 'placeOpening', floor: 'ground', opening: 'window', face: top.key, end: 'left', offset: 1000 } as never);
+  const top = house.face(hall, 'top');
+  house.do({ kind: 'addOpening', floor: 'ground', opening: 'window', face: top.key, end: 'left', offset: 1000 });
   house.do({ kind: 'layStrings', floor: 'ground', room: null });
   const at = (turn: number) =>
     strings(house.plan)
@@ -40,27 +49,38 @@ test('strings round a house of two rooms: what is in the walls, rooms and walls,
       .sort((a, b) => a.dimension.row - b.dimension.row)
       .map(({ figures }) => figures.map(({ length }) => Math.round(length)));
   // a wall is 250 outside and 100 between: 250 + 4000 + 100 + 3000 + 250
-  expect(at(0)).toEqual([[1250, expect.any(Number), expect.any(Number)], [250, 4000, 100, 3000, 250], [7600]]);
-  expect(at(0)[0]!.reduce((a, b) => a + b)).toBe(7600);
-  expect(at(180)).toEqual([[250, 3000, 100, 4000, 250], [7600]]);
+  // walked with the outside at the right hand: along the top from the right
+  expect(at(180)).toEqual([[250 + 3000 + 100 + 1800, 1200, 1250], [250, 3000, 100, 4000, 250], [7600]]);
+  expect(at(180)[0]!.reduce((a, b) => a + b)).toBe(7600);
+  expect(at(0)).toEqual([[250, 4000, 100, 3000, 250], [7600]]);
   expect(at(90)).toEqual([[250, 3000, 250], [3500]]);
 });
 
 test('strings follow the plan: a wall moved, a window taken away, a wall drawn across and taken away again', () => {
   const { house, hall } = twoRooms();
   house.do({ kind: 'layStrings', floor: 'ground', room: null });
-  const whole = () => Math.max(...strings(house.plan).flatMap(({ figures }) => (figures.length === 1 ? [figures[0]!.length] : [])));
+  const whole = () =>
+    Math.max(...strings(house.plan).flatMap(({ figures }) => (figures.length === 1 ? [figures[0]!.length] : [])));
   expect(whole()).toBeCloseTo(7600, 6);
   const right = deriveFloor(house.plan, 'ground').rooms.find(({ room }) => room.id !== hall)!;
-  const face = right.faces.find(({ d }) => d.y > 0.9)!;
-  house.do({ kind: 'moveWall', floor: 'ground', face: face.key, by: -500 } as never);
+  house.do({ kind: 'moveWall', floor: 'ground', face: house.face(right.room.id, 'right').key, by: -500 });
   expect(whole()).toBeCloseTo(8100, 6);
   const points = Object.keys(house.plan.points).length;
-  house.do({ kind: 'drawPath', floor: 'ground', points: [{ x: 2000, y: 0 }, { x: 2000, y: 3000 }], closed: false, chalk: false } as never);
+  house.do({
+    kind: 'drawPath',
+    floor: 'ground',
+    points: [
+      { x: 2000, y: 0 },
+      { x: 2000, y: 3000 },
+    ],
+    closed: false,
+  });
   expect(Object.keys(house.plan.points)).toHaveLength(points);
   expect(whole()).toBeCloseTo(8100, 6);
-  const across = deriveFloor(house.plan, 'ground').rooms.flatMap(({ faces }) => faces).find(({ a, b }) => Math.abs(a.x - b.x) < 1 && Math.abs(a.x - 2000) < 100)!;
-  house.do({ kind: 'removeWall', floor: 'ground', face: across.key } as never);
+  const across = deriveFloor(house.plan, 'ground')
+    .rooms.flatMap(({ faces }) => faces)
+    .find(({ a, b }) => Math.abs(a.x - b.x) < 1 && Math.abs(a.x - 2000) < 100)!;
+  house.do({ kind: 'removeWall', floor: 'ground', face: across.key });
   expect(whole()).toBeCloseTo(8100, 6);
   // what the wall between them was parted into is one wall again, strings or not
   expect(Object.keys(house.plan.walls)).toHaveLength(7);
@@ -68,7 +88,14 @@ test('strings follow the plan: a wall moved, a window taken away, a wall drawn a
 
 test('a figure can be written over: it is underlined, and the true one is known', () => {
   const { house } = twoRooms();
-  const id = line(house, [[0, 0], [4000, 0]], { off: -600 });
+  const id = line(
+    house,
+    [
+      [0, 0],
+      [4000, 0],
+    ],
+    { off: -600 },
+  );
   const [point] = Object.values(house.plan.points).sort((a, b) => a.order - b.order);
   const drawn = () => drawnDimensions(deriveFloor(house.plan, 'ground'), LETTERING).get(id!)!.marks;
   // between points that are nowhere on the house a figure is rough
@@ -84,7 +111,15 @@ test('a figure can be written over: it is underlined, and the true one is known'
 
 test('points are added and taken away; the line stays where it lies; without two it goes', () => {
   const { house } = twoRooms();
-  const id = line(house, [[0, 0], [1000, 200], [4000, 0]], { turn: 0, off: -600 })!;
+  const id = line(
+    house,
+    [
+      [0, 0],
+      [1000, 200],
+      [4000, 0],
+    ],
+    { turn: 0, off: -600 },
+  )!;
   const y = () => {
     const { dimension, from } = laid(house.plan)[0]!;
     return from.y + lineOff(dimension, LETTERING);
@@ -99,13 +134,20 @@ test('points are added and taken away; the line stays where it lies; without two
   expect(y()).toBeCloseTo(-600, 9);
   house.do({ kind: 'removeDimensionPoint', point: second!.id });
   const last = Object.keys(house.plan.points)[0]!;
-  expect(house.refused({ kind: 'removeDimensionPoint', point: last })).toMatch(/nothing to measure/);
+  expect(house.tries({ kind: 'removeDimensionPoint', point: last })).toMatch(/nothing to measure/);
 });
 
 test('a dimension line between a wall and a window goes with what it is of', () => {
   const { house, hall } = twoRooms();
-  const top = house.room(hall).faces.find(({ d }) => d.x > 0.9)!;
-  const opening = house.do({ kind: 'placeOpening', floor: 'ground', opening: 'window', face: top.key, end: 'left', offset: 1000 } as never)!;
+  const top = house.face(hall, 'top');
+  const opening = house.do({
+    kind: 'addOpening',
+    floor: 'ground',
+    opening: 'window',
+    face: top.key,
+    end: 'left',
+    offset: 1000,
+  })!;
   const { wall, forward } = top.halves[0]!;
   const side = forward ? 'right' : 'left';
   house.do({
@@ -117,9 +159,14 @@ test('a dimension line between a wall and a window goes with what it is of', () 
   });
   const length = () => laid(house.plan)[0]?.figures[0]!.length;
   expect(length()).toBeCloseTo(1000, 6);
-  house.do({ kind: 'moveOpening', opening, face: top.key, end: 'left', offset: 1250 } as never);
+  house.do({
+    kind: 'changeOpening',
+    floor: 'ground',
+    opening,
+    place: { face: house.face(hall, 'top').key, end: 'left', offset: 1250 },
+  });
   expect(length()).toBeCloseTo(1250, 6);
-  house.do({ kind: 'removeOpening', opening } as never);
+  house.do({ kind: 'removeOpening', opening });
   expect(house.plan.dimensions).toEqual({});
   expect(house.plan.points).toEqual({});
 });
@@ -138,24 +185,40 @@ test.each([
 
 test('rounded figures that do not add up to the whole say by how much', () => {
   const { house } = twoRooms();
-  line(house, [[0, 0], [1004, 0], [2008, 0], [3012, 0]], { turn: 0, round: 10 });
+  line(
+    house,
+    [
+      [0, 0],
+      [1004, 0],
+      [2008, 0],
+      [3012, 0],
+    ],
+    { turn: 0, round: 10 },
+  );
   // 1.00 + 1.00 + 1.00, and 3.01
   expect(offBy(laid(house.plan)[0]!, 'metric')).toBe(-10);
-  line(house, [[0, 0], [1004, 0], [2008, 0]], { turn: 0 });
+  line(
+    house,
+    [
+      [0, 0],
+      [1004, 0],
+      [2008, 0],
+    ],
+    { turn: 0 },
+  );
   expect(offBy(laid(house.plan)[1]!, 'metric')).toBe(0);
 });
 
 test('an angle, a radius and a level', () => {
-  const { house, hall } = twoRooms();
+  const { house } = twoRooms();
   const free = (x: number, y: number) => ({ kind: 'free' as const, x, y, turn: 0 });
   const add = (form: 'angle' | 'level', ...points: ReturnType<typeof free>[]) =>
     house.do({ kind: 'addDimension', floor: 'ground', form, points })!;
-  const said = (id: string) => texts(drawnDimensions(deriveFloor(house.plan, 'ground'), LETTERING).get(id)!.marks).map(({ text }) => text);
+  const said = (id: string) =>
+    texts(drawnDimensions(deriveFloor(house.plan, 'ground'), LETTERING).get(id)!.marks).map(({ text }) => text);
   expect(said(add('angle', free(1000, 0), free(0, 0), free(0, 500)))).toEqual(['≈ 90.0°']);
   expect(said(add('level', free(500, 500)))).toEqual(['±0.00']);
-  const top = house.room(hall).faces.find(({ d }) => d.y > 0.9)!;
-  expect(house.refused({ kind: 'addDimension', floor: 'ground', form: 'angle', points: [free(0, 0)] })).toMatch(/vertex/);
-  expect(top).toBeDefined();
+  expect(house.tries({ kind: 'addDimension', floor: 'ground', form: 'angle', points: [free(0, 0)] })).toMatch(/vertex/);
 });
 
 test('of random houses the whole of each side is what their walls measure; strings add up; no two figures lie over each other', () => {
@@ -176,11 +239,15 @@ test('of random houses the whole of each side is what their walls measure; strin
         const reach = now.bodies.flatMap(({ ring }) => flattened(ring).map((p) => dot(d, p)));
         const sum = figures.reduce((total, { length }) => total + length, 0);
         expect(sum).toBeLessThan(Math.max(...reach) - Math.min(...reach) + 1);
-        expect(Math.abs(offBy({ dimension, figures } as never, house.plan.job.units))).toBeLessThanOrEqual(figures.length);
+        expect(Math.abs(offBy({ dimension, figures } as never, house.plan.job.units))).toBeLessThanOrEqual(
+          figures.length,
+        );
         laidSides += 1;
       }
       for (const turn of new Set(all.map(({ dimension }) => dimension.turn))) {
-        const sums = all.filter(({ dimension }) => dimension.turn === turn).map(({ figures }) => figures.reduce((sum, { length }) => sum + length, 0));
+        const sums = all
+          .filter(({ dimension }) => dimension.turn === turn)
+          .map(({ figures }) => figures.reduce((sum, { length }) => sum + length, 0));
         for (const sum of sums) expect(sum).toBeCloseTo(sums[0]!, 3);
       }
       for (const { marks, left: without } of drawnDimensions(now, LETTERING).values()) {
@@ -192,7 +259,6 @@ test('of random houses the whole of each side is what their walls measure; strin
         for (const { turn } of texts(marks)) expect(turn > -100.001 && turn <= 80).toBe(true);
       }
       expect(readPlan(JSON.parse(JSON.stringify(house.plan)))).toEqual({ ok: true, plan: house.plan });
-      void rightOf;
     }),
     { numRuns: 40, seed: SEED },
   );

@@ -19,8 +19,15 @@ const PAST = 0.5;
 const CLEAR = 0.6;
 /** A line to the house is no longer than this. */
 const LONGEST = 6;
-/** Rows of figures over a line. */
-const ROWS = 2;
+/**
+ * Where a figure can stand, in its own height over its line and in its own width along it, the best first: on its line; a row further; under it; each once more as small as can be
+ * read; then beside its stretch, with a line to it.
+ */
+const ROWS = [OVER, OVER + FURTHER, -OVER, -OVER - FURTHER];
+const ASIDE = [1, -1, 2, -2, 3, -3].flatMap((aside) =>
+  [OVER + FURTHER, -OVER - FURTHER].map((by) => ({ by, aside, small: true })),
+);
+const PLACES = [...[false, true].flatMap((small) => ROWS.map((by) => ({ by, aside: 0, small }))), ...ASIDE];
 /** Of an arrow, half its width and its length; of a dot. */
 const ARROW = { half: 0.17, long: 0.95 };
 const DOT = 0.22;
@@ -37,17 +44,19 @@ export interface DrawnDimension {
 export interface Lettered {
   /** Height of body lettering, mm of the house. */
   readonly lettering: number;
+  /** Figures that stand already: no other is written over them. */
+  readonly placed: LetterBox[];
 }
 
 export function drawDimensionLine(
   derived: DerivedFloor,
   dimension: Dimension,
   points: readonly PlacedPoint[],
-  { lettering }: Lettered,
+  { lettering, placed }: Lettered,
 ): DrawnDimension {
   switch (dimension.form) {
     case 'line':
-      return drawLine(derived, dimension, points, lettering);
+      return drawLine(derived, dimension, points, { lettering, placed });
     case 'angle':
       return { marks: drawAngle(dimension, points, lettering), left: 0 };
     case 'radius':
@@ -77,7 +86,7 @@ function drawLine(
   derived: DerivedFloor,
   dimension: Dimension,
   points: readonly PlacedPoint[],
-  lettering: number,
+  { lettering, placed }: Lettered,
 ): DrawnDimension {
   const laid = laidOut(derived, dimension, points);
   if (!laid) return { marks: [], left: 0 };
@@ -99,23 +108,31 @@ function drawLine(
   const turn = readable(d);
   // figures stand over the line for who reads them
   const up = { x: Math.sin((turn * Math.PI) / 180), y: -Math.cos((turn * Math.PI) / 180) };
-  const placed: LetterBox[] = [];
+  const smaller = Math.min(1, LETTERING_ON_PAPER.least / dimension.size);
   let left = 0;
+  const wide = (text: string, times: number) =>
+    boxOf({ role: 'note.figure', at: from, text, turn: 0, size: size * times }, lettering).long;
   const written = figures.flatMap((figure, i): Mark[] => {
     const middle = on((figure.start + figure.end) / 2);
-    const letter = (row: number) => ({
-      role: 'note.figure' as const,
-      at: moved(middle, up, (OVER + row * FURTHER) * high),
-      ...{ text: figure.text, turn, size },
-    });
-    for (let row = 0; row < ROWS; row += 1) {
-      const text = letter(row);
+    for (const { by, aside, small } of PLACES) {
+      const times = small ? smaller : 1;
+      const text = {
+        role: 'note.figure' as const,
+        at: moved(moved(middle, up, by * high * times), d, aside * wide(figure.text, times)),
+        ...{ text: figure.text, turn, size: size * times },
+      };
       const box = boxOf(text, lettering);
-      if (row === 0 && 2 * box.long > figure.end - figure.start) continue;
+      // on its line only where it is between its points
+      if (Math.abs(by) === OVER && 2 * box.long > figure.end - figure.start) continue;
       if (placed.some((other) => overlap(box, other))) continue;
       placed.push(box);
       const mark: Mark = { kind: 'text', key: keyOf(dimension, `figure ${i}`), ...text };
-      return figure.said ? [mark, underline(dimension, i, box)] : [mark];
+      const foot = moved(text.at, up, -Math.sign(by) * box.high);
+      return [
+        ...(aside === 0 ? [] : [path(dimension, `to ${i}`, 'note.line', [[middle, foot]])]),
+        mark,
+        ...(figure.said ? [underline(dimension, i, box)] : []),
+      ];
     }
     left += 1;
     return [];

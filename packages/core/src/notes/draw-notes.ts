@@ -1,4 +1,5 @@
 import type { DerivedFloor } from '../derived';
+import type { LetterBox } from '../drawing/lettering';
 import type { Mark } from '../drawing/marks';
 import { onceFor } from '../memory';
 import type { Annotation } from '../plan/plan';
@@ -15,10 +16,11 @@ export function drawnDimensions(derived: DerivedFloor, lettering: number): Drawn
   const known = lastDrawn(derived);
   let drawn = known.get(lettering);
   if (!drawn) {
+    const placed: LetterBox[] = [];
     drawn = new Map(
       dimensionsOn(derived).map(({ dimension, points }) => [
         dimension.id,
-        drawDimensionLine(derived, dimension, points, { lettering }),
+        drawDimensionLine(derived, dimension, points, { lettering, placed }),
       ]),
     );
     // a zoom is left behind for good sooner or later

@@ -1,5 +1,5 @@
 export { annotationsOn, drawNotes, drawnDimensions } from './draw-notes';
 export { type DrawnDimension, lineOff } from './draw-dimension';
-export { type Figure, type Laid, figureInWords, laidOut, offBy } from './figures';
+export { type Figure, type Laid, figureInWords, headingOf, laidOut, offBy } from './figures';
 export { type PlacedPoint, dimensionsOn, placeOf } from './places';
 export { type NewString, ROUND, stringsIn, stringsRound } from './strings';

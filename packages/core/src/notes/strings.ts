@@ -15,8 +15,10 @@ export const ROUND = 'round';
 const FACES_THE_SIDE = 0.94;
 /** A wall that runs like this across a side ends at it: sin 20°. */
 const ACROSS = 0.35;
-/** Points closer than this along a string are one, mm. */
-const SAME = 1;
+/** Of two points this close along a string one is enough, mm: nobody dimensions less (common practice, no source). */
+const SAME = 10;
+/** Rounding, mm. */
+const HAIR = 0.01;
 
 /** An end of a face: where it is along a side and out of it, mm. */
 interface Spot {
@@ -89,8 +91,12 @@ function stringsAt(derived: DerivedFloor, halves: readonly HalfWall[], out: Poin
     .flatMap((half) => [atEnd(half, 'from'), atEnd(half, 'to')])
     .flatMap((stand) => spot(stand) ?? []);
   if (extremes.length === 0) return [];
-  const first = extremes.reduce((a, b) => (b.t < a.t - SAME || (b.t < a.t + SAME && b.s > a.s) ? b : a));
-  const last = extremes.reduce((a, b) => (b.t > a.t + SAME || (b.t > a.t - SAME && b.s > a.s) ? b : a));
+  const further = (way: 1 | -1) =>
+    extremes.reduce((a, b) => {
+      const by = way * (b.t - a.t);
+      return by > HAIR || (by > -HAIR && b.s > a.s) ? b : a;
+    });
+  const [first, last] = [further(-1), further(1)];
   const breaks = seen.flatMap(({ half }) => [
     ...(comesStraight(derived, half) ? [] : [atEnd(half, 'from')]),
     ...(goesOn(derived, half) ? [] : [atEnd(half, 'to')]),
@@ -104,11 +110,13 @@ function stringsAt(derived: DerivedFloor, halves: readonly HalfWall[], out: Poin
     ...endingAt(derived, half, d),
   ]);
   const string = (stands: readonly PointStand[], row: number): NewString[] => {
-    const spots = distinct([first, ...stands.flatMap((stand) => spot(stand) ?? []), last]);
-    const [begin] = spots;
-    if (!begin || spots.length < 2) return [];
-    const s = spot(begin.stand)!.s;
-    return [{ turn: degreesOf(d), off: edge - s, row, laid: ROUND, points: spots.map(({ stand }) => stand) }];
+    if (last.t - first.t <= SAME) return [];
+    const spots = distinct(
+      first,
+      stands.flatMap((stand) => spot(stand) ?? []),
+      last,
+    );
+    return [{ turn: degreesOf(d), off: edge - first.s, row, laid: ROUND, points: spots.map(({ stand }) => stand) }];
   };
   const stands = [...(jambs.length > 0 ? [[...breaks, ...jambs]] : []), [...breaks, ...rooms], []];
   return stands.flatMap((each, i) => string(each, i + 1));
@@ -144,10 +152,12 @@ function endingAt({ network }: DerivedFloor, half: HalfWall, d: Point): PointSta
   );
 }
 
-/** In order along the side, of those in one place the one that is further out. */
-function distinct(spots: readonly Spot[]): readonly Spot[] {
-  const sorted = [...spots].sort((a, b) => a.t - b.t);
-  return sorted.filter(({ t }, i) => i === 0 || t - sorted[i - 1]!.t > SAME);
+/** In order along the side, between the first and the last; of those in one place one. */
+function distinct(first: Spot, spots: readonly Spot[], last: Spot): readonly Spot[] {
+  const kept = [first];
+  for (const each of [...spots].sort((a, b) => a.t - b.t))
+    if (each.t - kept.at(-1)!.t > SAME && last.t - each.t > SAME) kept.push(each);
+  return [...kept, last];
 }
 
 /** Degrees clockwise from the right, as written. */
