@@ -7,12 +7,13 @@ export let LATER_EDITS = {} as Rooms['LATER_EDITS'];
 export let drawNotes: Rooms['drawNotes'] = () => [];
 // whoever asks for these comes with them
 export let wallsToCarry: Rooms['wallsToCarry'];
+export let cutFloor: Rooms['cutFloor'];
 export let drawSection: Rooms['drawSection'];
 export let leastHeadroom: Rooms['leastHeadroom'];
 export let stairChecks: Rooms['stairChecks'];
 
 export function come(rooms: Rooms): void {
-  ({ LATER_EDITS, drawNotes, wallsToCarry, drawSection, leastHeadroom, stairChecks } = rooms);
+  ({ LATER_EDITS, drawNotes, wallsToCarry, cutFloor, drawSection, leastHeadroom, stairChecks } = rooms);
 }
 
 // what a room has and is not named here would be missing without a word

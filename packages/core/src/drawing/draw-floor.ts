@@ -4,7 +4,7 @@ import { type Ring, cross, dot, flattened, ringsBox, subtract } from '../geometr
 import type { Corner, Wall } from '../plan/plan';
 import { elevationOf } from '../plan/storeys';
 import { formatLevel } from '../units';
-import { drawNotes } from '../notes';
+import { drawFloorHatches, drawNotes, drawWallHatches } from '../notes';
 import type { Network, WallBody } from '../walls';
 import { drawCeilings } from './ceilings';
 import { drawAngles, drawChecks, drawHeights } from './checks';
@@ -32,13 +32,18 @@ export const drawFloor = (derived: DerivedFloor, style: DrawingStyle): Mark[] =>
   drawFloorInParts(derived, style).flatMap((part) => part.marks);
 
 /** The same in the parts it is made of, so that a painter can leave alone the parts of which nothing changed. */
-export function drawFloorInParts(derived: DerivedFloor, style: DrawingStyle): readonly DrawingPart[] {
+export function drawFloorInParts(derived: DerivedFloor, asked: DrawingStyle): readonly DrawingPart[] {
+  const style: DrawingStyle = { labels: derived.plan.job.labels, ...asked };
   const { network, rooms, solids, bodies, chalk, openings, free, overall, openEnds } = derived;
   const apart = (key: string, marks: readonly Mark[]) => ({ key, apart: true, marks });
   const inOrder = (key: string, marks: readonly Mark[]) => ({ key, apart: false, marks });
   const notes = drawNotes(derived, style);
   const parts = [
-    apart(FLOORS, rooms.map(floorMark)),
+    apart(
+      FLOORS,
+      rooms.map((room) => floorMark(room, style.without?.has('tints') ?? false)),
+    ),
+    inOrder('hatched floors', style.without?.has('hatches') ? [] : drawFloorHatches(derived)),
     apart(
       'chalk',
       chalk.map((wall) => chalkMark(network, wall)),
@@ -51,6 +56,7 @@ export function drawFloorInParts(derived: DerivedFloor, style: DrawingStyle): re
       'walls',
       bodies.map((body) => once(body, () => wallMark(body))),
     ),
+    inOrder('hatched walls', style.without?.has('hatches') ? [] : drawWallHatches(derived, style.lettering)),
     ...openings.map((opening) =>
       inOrder(`opening ${opening.id}`, drawOpening(network, opening, style, roofLightIn(derived, opening))),
     ),
@@ -131,7 +137,7 @@ function openEndMark({ id, x, y }: Corner, { lettering }: DrawingStyle): Mark {
 
 const wallMark = (body: WallBody): Mark => ({
   kind: 'path',
-  role: 'wall.cut',
+  role: body.wall.hatch ? 'wall.hatched' : 'wall.cut',
   key: `wall ${body.wall.id}`,
   rings: [body.ring],
   closed: true,
@@ -141,7 +147,7 @@ const lastRoom = lastFor<DerivedRoom, readonly Mark[]>();
 
 /** Dimensions and label of a room. */
 const roomMarks = (room: DerivedRoom, number: number, style: DrawingStyle): readonly Mark[] =>
-  lastRoom(room, [style.part ? 0 : number, style.lettering, style.units, style.sizes], () => {
+  lastRoom(room, [style.part ? 0 : number, style.lettering, style.units, style.sizes, style.labels], () => {
     const tight = isTight(room, style.lettering);
     const shown = room.faces.filter(
       (face) => !tight && face.halves[0]!.wall.kind !== 'chalk' && !saidOpposite(face, room, style.lettering),
@@ -152,14 +158,15 @@ const roomMarks = (room: DerivedRoom, number: number, style: DrawingStyle): read
     ];
   });
 
-function floorMark(room: DerivedRoom): Mark {
-  return once(room, () => ({
+const lastFloor = lastFor<DerivedRoom, Mark>();
+function floorMark(room: DerivedRoom, plain: boolean): Mark {
+  return lastFloor(room, [plain], () => ({
     kind: 'path',
     role: 'floor',
     key: `floor ${room.room.id}`,
     rings: room.room.overVoid ? room.outline.rings : room.standing,
     closed: true,
-    ...(room.room.colour && { tint: room.room.colour }),
+    ...(room.room.colour && !plain && { tint: room.room.colour }),
   }));
 }
 

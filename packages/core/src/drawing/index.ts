@@ -3,7 +3,7 @@ export { drawnBox } from './drawn-box';
 export * from './elevation';
 export * from './form-sign';
 export { lineAlong } from './opening-signs';
-export { lookOf } from './looks';
+export * from './looks';
 export { readable } from './dimensions';
 export { type LetterBox, boxOf, overlap } from './lettering';
 export * from './marks';

@@ -1,27 +1,96 @@
-import type { LookName } from '../plan/plan';
+import {
+  LOOKS,
+  type LookName,
+  type NamedLook,
+  type Plan,
+  SHOWN_PARTS,
+  type Showing,
+  type ShownPart,
+} from '../plan/plan';
 import type { Role } from './marks';
 
-/** Parts of a drawing that are shown or left out; what is built always shows. */
-const PARTS = {
+/** The roles of what each part of a plan is drawn with. What has no role of its own is left out by whoever draws it. */
+const ROLES = {
+  walls: ['wall.cut', 'wall.hatched', 'chalk.line'],
+  openings: [
+    ...(['opening.gap', 'opening.over', 'opening.pocket', 'opening.frame'] as const),
+    ...(['door.leaf', 'door.swing', 'window.frame', 'window.glass'] as const),
+  ],
+  fixed: ['solid.cut', 'solid.hatch'],
+  stairs: [
+    ...(['stair.tread', 'stair.hidden', 'stair.line', 'stair.start', 'stair.cut', 'stair.text', 'stair.rail'] as const),
+    ...(['void.edge', 'void.cross'] as const),
+  ],
   names: ['room.name'],
   areas: ['room.area'],
   lengths: ['dimension.rough', 'dimension.taped', 'dimension.scaled', 'dimension.workedOut', 'dimension.tick'],
   checks: ['dimension.check', 'open.end'],
   numbers: ['opening.number'],
   levels: ['level'],
-  stairs: ['stair.text'],
   ceilings: ['ceiling.line', 'ceiling.meet', 'ceiling.text'],
-} satisfies Record<string, readonly Role[]>;
+  tints: [],
+  hatches: ['hatch.line'],
+  dimensions: [],
+  notes: [],
+  pictures: [],
+} satisfies Record<ShownPart, readonly Role[]>;
 
-const HIDDEN: Readonly<Record<LookName, readonly (keyof typeof PARTS)[]>> = {
-  'on site': [],
-  'for the client': ['lengths', 'checks', 'numbers', 'levels', 'stairs', 'ceilings'],
-  'for the builder': ['checks'],
-  bare: ['names', 'areas', 'lengths', 'checks', 'numbers', 'levels', 'stairs', 'ceilings'],
+type Content = Omit<NamedLook, 'id' | 'name'>;
+const look = (off: readonly ShownPart[], more: Partial<Content> = {}): Content => ({
+  parts: Object.fromEntries(off.map((part) => [part, 'off' as const])),
+  lengths: 'all',
+  sizes: false,
+  layers: {},
+  ...more,
+});
+
+/** The looks every job has. */
+const BUILT_IN: Readonly<Record<LookName, Content>> = {
+  'on site': look([]),
+  'for the client': look(['lengths', 'checks', 'numbers', 'levels', 'ceilings', 'dimensions'], { sizes: true }),
+  'for the builder': look(['checks']),
+  bare: look(['names', 'areas', 'lengths', 'checks', 'numbers', 'levels', 'ceilings', 'dimensions', 'notes']),
 };
 
-/** How a look draws a plan: what it leaves out, and whether rooms say their size. */
-export const lookOf = (name: LookName): { readonly hides: ReadonlySet<Role>; readonly sizes: boolean } => ({
-  hides: new Set(HIDDEN[name].flatMap((part) => PARTS[part])),
-  sizes: name === 'for the client',
-});
+/** A look as it is kept, by its name or its id; one that is gone is as on site. */
+export function lookContent({ looks }: Pick<Plan, 'looks'>, which: string): Content {
+  const own = Object.hasOwn(looks, which) ? looks[which] : undefined;
+  return own ?? BUILT_IN[LOOKS.find((name) => name === which) ?? 'on site'];
+}
+
+export const lookName = ({ looks }: Pick<Plan, 'looks'>, which: string): string =>
+  (Object.hasOwn(looks, which) ? looks[which]!.name : LOOKS.find((name) => name === which)) ?? 'on site';
+
+/** How a look has a plan drawn. */
+export interface LookDrawn {
+  readonly hides: ReadonlySet<Role>;
+  /** Parts that are left out as a whole. */
+  readonly without: ReadonlySet<ShownPart>;
+  /** Layers of notes that are. */
+  readonly withoutLayers: ReadonlySet<string>;
+  readonly sizes: boolean;
+}
+
+export const isShown = (content: Pick<Content, 'parts'>, part: ShownPart): Showing => content.parts[part] ?? 'on';
+
+export function lookOf(plan: Pick<Plan, 'looks'>, which: string): LookDrawn {
+  const content = lookContent(plan, which);
+  const without = SHOWN_PARTS.filter((part) => isShown(content, part) === 'off');
+  return {
+    hides: new Set<Role>([
+      ...without.flatMap((part): readonly Role[] => ROLES[part]),
+      ...(content.lengths === 'taped' ? UNTAPED : []),
+    ]),
+    without: new Set(without),
+    withoutLayers: new Set(Object.entries(content.layers).flatMap(([name, is]) => (is === 'off' ? [name] : []))),
+    sizes: content.sizes,
+  };
+}
+
+const UNTAPED: readonly Role[] = ['dimension.rough', 'dimension.scaled', 'dimension.workedOut'];
+
+/** What no finger can have hold of: what is locked, and what is not seen. */
+export const outOfReach = (plan: Pick<Plan, 'looks'>, which: string): ReadonlySet<ShownPart> => {
+  const content = lookContent(plan, which);
+  return new Set(SHOWN_PARTS.filter((part) => isShown(content, part) !== 'on'));
+};

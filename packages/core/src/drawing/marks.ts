@@ -1,12 +1,13 @@
 import type { LetterBox } from './lettering';
 import type { Point, Ring } from '../geometry';
-import type { Look, RoomColour, Units } from '../plan/plan';
+import type { LabelSays, Look, RoomColour, ShownPart, Units } from '../plan/plan';
 
 /** What a mark stands for; a painter chooses line, colour and lettering by it. */
 export type Role =
   | 'underlay'
   | 'floor'
   | 'wall.cut'
+  | 'wall.hatched'
   | 'solid.cut'
   | 'solid.hatch'
   | 'chalk.line'
@@ -125,8 +126,12 @@ export interface DrawingStyle {
   readonly part?: boolean;
   /** What will be laid over the drawing, words and handles: figures make room for it, names stay. */
   readonly over?: readonly LetterBox[];
-  /** What of the plan is left out. */
+  /** What of the plan is left out: roles, parts as a whole, layers of notes. */
   readonly hides?: ReadonlySet<Role>;
+  readonly without?: ReadonlySet<ShownPart>;
+  readonly withoutLayers?: ReadonlySet<string>;
+  /** What labels of rooms say; not given: as the job has it. */
+  readonly labels?: LabelSays;
   /** Rooms say how long and wide they are. */
   readonly sizes?: boolean;
 }

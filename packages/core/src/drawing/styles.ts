@@ -40,6 +40,7 @@ export const STYLES: Readonly<Record<Role, RoleStyle>> = {
   underlay: NONE,
   floor: { ...NONE, fill: { ink: 'floor' } },
   'wall.cut': area('wall', 'wall', 'edge'),
+  'wall.hatched': area('floor', 'wall', 'medium'),
   'solid.cut': area('solid', 'wall', 'medium'),
   'solid.hatch': line('wall', 'thin'),
   'chalk.line': line('soft', 'medium', 'chalk'),

@@ -1,6 +1,6 @@
 import type { DerivedFloor } from '../derived';
 import type { LetterBox } from '../drawing/lettering';
-import type { Mark } from '../drawing/marks';
+import type { DrawingStyle, Mark } from '../drawing/marks';
 import { onceFor } from '../memory';
 import type { Annotation } from '../plan/plan';
 import { drawAnnotation } from './draw-annotation';
@@ -31,10 +31,20 @@ export function drawnDimensions(derived: DerivedFloor, lettering: number): Drawn
 }
 
 /** Marks of what is written on the plan: dimension lines, texts, arrows, signs. */
-export const drawNotes = (derived: DerivedFloor, { lettering }: { readonly lettering: number }): readonly Mark[] => [
-  ...[...drawnDimensions(derived, lettering).values()].flatMap(({ marks }) => marks),
-  ...annotationsOn(derived).flatMap((annotation) => drawAnnotation(annotation, lettering)),
-];
+export function drawNotes(
+  derived: DerivedFloor,
+  { lettering, without = NONE, withoutLayers = NONE }: Pick<DrawingStyle, 'lettering' | 'without' | 'withoutLayers'>,
+): readonly Mark[] {
+  const { dimensions } = derived.plan;
+  const isOut = (layer: string) => layer !== '' && withoutLayers.has(layer);
+  const lines = without.has('dimensions') ? [] : [...drawnDimensions(derived, lettering)];
+  const notes = without.has('notes') ? [] : annotationsOn(derived);
+  return [
+    ...lines.flatMap(([id, { marks }]) => (isOut(dimensions[id]!.layer) ? [] : marks)),
+    ...notes.flatMap((note) => (isOut(note.layer) ? [] : drawAnnotation(note, lettering))),
+  ];
+}
+const NONE: ReadonlySet<never> = new Set<never>();
 
 export const annotationsOn = ({ plan, floor }: DerivedFloor): readonly Annotation[] =>
   Object.values(plan.annotations).filter((each) => each.floor === floor);

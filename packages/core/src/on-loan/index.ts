@@ -3,6 +3,7 @@ export * from '../index';
 export { edit } from '../edits/edit';
 export { settle } from '../edits/settle';
 export { takeAlong } from '../edits/take-along';
-export { requireFloor, requireLettering, requireName } from '../edits/require';
+export { requireFace, requireFloor, requireLettering, requireName } from '../edits/require';
 export { dropWithAll } from '../plan/footing';
 export { ofStep } from '../stairs/words';
+export { requireRoom } from '../edits/rooms';

@@ -1,8 +1,10 @@
 import { type Box, type Point, boxesMeet } from '../geometry';
-import type { Mark } from '../drawing';
+import { deriveFloor } from '../derived';
+import { type Mark, lookOf } from '../drawing';
+import { dimensionsOn, drawnDimensions, laidOut, offBy } from '../notes';
 import { type Id, type Plan, type Sheet, type SheetFrame, sheetsInOrder } from '../plan/plan';
 import { drawContent, isDrawing } from './frame-drawing';
-import { onPaper } from './paper-marks';
+import { LETTERING, onPaper } from './paper-marks';
 import { type Size, SCALES, pageSize, scaleInWords } from './papers';
 import { type Area, explained, partsOfPage, titleBlock } from './title-block';
 
@@ -71,6 +73,7 @@ export function composeSheet(plan: Plan, id: Id, { date }: Written): Page | null
     frames,
     says: [
       ...explains.says,
+      ...placed.flatMap(({ frame }) => saidOfFigures(plan, frame)),
       ...placed.flatMap(({ frame }, i) => (frames[i]!.fits ? [] : [outside(plan, sheet, frame)])),
       ...frames.flatMap((one, i) =>
         frames
@@ -80,6 +83,30 @@ export function composeSheet(plan: Plan, id: Id, { date }: Written): Page | null
       ),
     ],
   };
+}
+
+/** What is to be said of the figures of dimension lines on a plan: those without room, those that do not add up as they are rounded. */
+function saidOfFigures(plan: Plan, { shows, scale, look }: SheetFrame): string[] {
+  if (shows.kind !== 'plan' || lookOf(plan, look).without.has('dimensions')) return [];
+  const derived = deriveFloor(plan, shows.floor);
+  const left = [...drawnDimensions(derived, LETTERING * scale).values()].reduce((sum, each) => sum + each.left, 0);
+  const off = dimensionsOn(derived).filter(({ dimension, points }) => {
+    const laid = dimension.form === 'line' ? laidOut(derived, dimension, points) : null;
+    return laid !== null && laid.figures.length > 1 && offBy(laid, plan.job.units) !== 0;
+  }).length;
+  const { name } = derived;
+  return [
+    ...(left > 0
+      ? [
+          `${left === 1 ? 'A figure' : `${left} figures`} of dimension lines on ${name} ${left === 1 ? 'has' : 'have'} no room at this scale.`,
+        ]
+      : []),
+    ...(off > 0
+      ? [
+          `On ${name} the figures of ${off === 1 ? 'a string' : `${off} strings`} add up to a little more or less than the whole: each is rounded by itself.`,
+        ]
+      : []),
+  ];
 }
 
 const ORIGIN: Point = { x: 0, y: 0 };
@@ -102,6 +129,7 @@ export function nameOf(plan: Plan, { shows }: Pick<SheetFrame, 'shows'>): string
   if (shows.kind === 'areas') return 'Areas';
   if (shows.kind === 'elevations') return `Walls of ${plan.rooms[shows.room]?.name || 'a room'}`;
   const floor = plan.floors[shows.floor]?.name || 'A floor';
+  if (shows.kind === 'section') return `Section, ${floor}`;
   return shows.kind === 'plan' ? floor : `${shows.kind === 'openings' ? 'Doors and windows' : 'Rooms'}, ${floor}`;
 }
 

@@ -5,6 +5,7 @@ import type { Plan, SheetFrame } from '../plan/plan';
 import { captionOf } from './caption';
 import { elevationsOf } from './elevations';
 import { LETTERING, onPaper } from './paper-marks';
+import { sectionOf } from './section';
 import { areasTable, openingsTable, roomsTable } from './tables';
 
 /** A part of a page by itself, its upper left corner at the origin. mm on paper. */
@@ -17,7 +18,8 @@ export interface Drawn {
 export type Content = Pick<SheetFrame, 'shows' | 'scale' | 'look'>;
 
 /** Is it a drawing to scale, and no table? */
-export const isDrawing = ({ kind }: Content['shows']): boolean => kind === 'plan' || kind === 'elevations';
+export const isDrawing = ({ kind }: Content['shows']): boolean =>
+  kind === 'plan' || kind === 'elevations' || kind === 'section';
 
 /** What a frame shows, drawn to its scale. */
 export function drawContent(plan: Plan, { shows, scale, look }: Content): Drawn {
@@ -26,6 +28,8 @@ export function drawContent(plan: Plan, { shows, scale, look }: Content): Drawn 
       return planOf(plan, shows.floor, scale, look);
     case 'elevations':
       return elevationsOf(plan, shows.room, scale);
+    case 'section':
+      return sectionOf(plan, shows.floor, [shows.a, shows.b], scale);
     case 'openings':
       return openingsTable(deriveFloor(plan, shows.floor));
     case 'rooms':
@@ -59,7 +63,7 @@ function planOf(plan: Plan, floor: string, scale: number, look: Content['look'])
   const { units } = plan.job;
   const derived = deriveFloor(plan, floor);
   const lettering = LETTERING * scale;
-  const drawn = drawFloor(derived, { lettering, units, ...lookOf(look) });
+  const drawn = drawFloor(derived, { lettering, units, ...lookOf(plan, look) });
   const pictures = printedPictures(plan, floor);
   const isFloor = ({ role }: Mark) => role === 'floor';
   const marks = [...drawn.filter(isFloor), ...pictures, ...drawn.filter((mark) => !isFloor(mark))];

@@ -1,8 +1,9 @@
 import { deriveFloor } from '../derived';
 import type { AddSheets } from '../edits';
-import type { Point } from '../geometry';
-import { type LookName, type Plan, type Sheet, type SheetFrame, floorsInOrder } from '../plan/plan';
-import { framesOf } from './compose';
+import { type Point, ringsBox } from '../geometry';
+import { type Id, type LookName, type Plan, type Sheet, type SheetFrame, floorsInOrder } from '../plan/plan';
+import { ROUND, stringsRound } from '../notes';
+import { framesOf, nameOf } from './compose';
 import { type Content, drawContent, isDrawing } from './frame-drawing';
 import { SCALES, type Size, scaleInWords } from './papers';
 import { partsOfPage } from './title-block';
@@ -49,9 +50,40 @@ export function layOut(plan: Plan, set: SheetSet, paper: Sheet['paper']): NewShe
             { shows: { kind: 'rooms', floor: id }, look: 'bare' },
           ]),
         ),
+        ...sections(
+          plan,
+          floors.map(({ id }) => id),
+          paper,
+          scales,
+        ),
       ];
     }
   }
+}
+
+/** Each floor cut the long way through its largest room. */
+function sections(plan: Plan, floors: readonly Id[], paper: Sheet['paper'], scales: readonly number[]): NewSheet[] {
+  const cuts = floors.flatMap((floor): Unscaled[] => {
+    const derived = deriveFloor(plan, floor);
+    const box = ringsBox(derived.bodies.map(({ ring }) => ring));
+    const [room] = [...derived.rooms].sort((a, b) => b.measures.area - a.measures.area);
+    if (!box || !room) return [];
+    const { x, y } = room.label;
+    const across = box.maxX - box.minX >= box.maxY - box.minY;
+    const [a, b] = across
+      ? [
+          { x: box.minX - 1, y },
+          { x: box.maxX + 1, y },
+        ]
+      : [
+          { x, y: box.maxY + 1 },
+          { x, y: box.minY - 1 },
+        ];
+    return [{ shows: { kind: 'section', floor, a, b }, look: 'bare' }];
+  });
+  if (cuts.length === 0) return [];
+  const one = fittingPage(plan, 'Sections', paper, scales, cuts);
+  return one ? [one] : cuts.map((cut) => onOnePage(plan, nameOf(plan, cut), paper, scales, [cut]));
 }
 
 /** Drawn smaller, rooms have no room for their names and sizes: a floor has a page of its own then (common practice, no source). */
@@ -234,3 +266,11 @@ function kept(middle: number, long: number, from: number, room: number): number 
   if (long > room) return from + room / 2;
   return Math.min(Math.max(middle, from + long / 2), from + room - long / 2);
 }
+
+/** Floors that have rooms and no strings round them yet. */
+export const withoutStrings = (plan: Plan): readonly Id[] =>
+  floorsInOrder(plan).flatMap(({ id }) => {
+    const derived = deriveFloor(plan, id);
+    const laid = Object.values(plan.dimensions).some((each) => each.floor === id && each.laid === ROUND);
+    return !laid && stringsRound(derived).length > 0 ? [id] : [];
+  });

@@ -99,6 +99,7 @@ const LINES: readonly { readonly role: Role; readonly says: string }[] = [
   { role: 'dimension.scaled', says: 'scaled off a drawing' },
   { role: 'dimension.rough', says: 'rough, not measured (≈)' },
   { role: 'ceiling.line', says: 'equal headroom' },
+  { role: 'note.line', says: 'dimension line; underlined: as told' },
 ];
 
 /** Of the words of what can be relied on: their size, and from line to line, mm. */
@@ -111,7 +112,7 @@ export function explained(plan: Plan, sheet: Sheet, drawn: readonly Mark[]): { m
   const { strip, title } = partsOfPage(sheet);
   const { x, y, width, height } = strip;
   const roles = new Set(drawn.map(({ role }) => role));
-  const hasPlan = roles.has('wall.cut');
+  const hasPlan = roles.has('wall.cut') || roles.has('wall.hatched');
   const left = x + (hasPlan ? 20 : 3);
   const legend = legendOf(roles, { x: left, y, width: x + width - left, height });
   const room = x + width - left - legend.width - 3;

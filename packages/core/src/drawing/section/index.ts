@@ -20,13 +20,17 @@ const OVER = 250;
 /** Of the height of a figure, over what it is set. */
 const CLEAR = 1.05;
 
-/** A floor cut along a line, seen to its left: walls, floors, ceilings with their heights. Null where it cuts no room. */
-export function drawSection(
-  floor: DerivedFloor,
-  a: Point,
-  b: Point,
-  { units, room, lettering }: { units: Units; room: { width: number; height: number }; lettering: number },
-): DrawnSection | null {
+/** What a line through a floor cuts: how far it reaches along the line and up, mm, and its marks with lettering of a height. */
+export interface CutFloor {
+  readonly from: number;
+  readonly to: number;
+  readonly top: number;
+  readonly low: number;
+  marks(units: Units, letter: number): Mark[];
+}
+
+/** A floor cut along a line, seen to its left: walls, floors, ceilings with their heights, mm, up negative. Null where it cuts no room. */
+export function cutFloor(floor: DerivedFloor, a: Point, b: Point): CutFloor | null {
   const rooms = cutRooms(floor.rooms, a, b);
   if (rooms.length === 0) return null;
   const all = rooms.flatMap(({ pieces }) => pieces);
@@ -35,13 +39,9 @@ export function drawSection(
   const walls = wallsCut(floor, a, b);
   const from = Math.min(rooms[0]!.from, ...walls.map(([p]) => p));
   const to = Math.max(rooms.at(-1)!.to, ...walls.map(([, q]) => q));
-  const scale = Math.min(room.width / (to - from), room.height / (top - low));
-  const at = { x: (room.width - (to - from) * scale) / 2 - from * scale, y: top * scale };
-  const letter = lettering / scale;
   return {
-    scale,
-    at,
-    marks: [
+    ...{ from, to, top, low },
+    marks: (units, letter) => [
       ...walls.map(([p, q], i) =>
         path(
           'wall.cut',
@@ -58,6 +58,21 @@ export function drawSection(
       ...rooms.flatMap((each, i) => roomMarks(each, i, units, letter)),
     ],
   };
+}
+
+/** The same to fill a room on the screen. */
+export function drawSection(
+  floor: DerivedFloor,
+  a: Point,
+  b: Point,
+  { units, room, lettering }: { units: Units; room: { width: number; height: number }; lettering: number },
+): DrawnSection | null {
+  const cut = cutFloor(floor, a, b);
+  if (!cut) return null;
+  const { from, to, top, low } = cut;
+  const scale = Math.min(room.width / (to - from), room.height / (top - low));
+  const at = { x: (room.width - (to - from) * scale) / 2 - from * scale, y: top * scale };
+  return { scale, at, marks: cut.marks(units, lettering / scale) };
 }
 
 const point = (x: number, up: number): Point => ({ x, y: -up });

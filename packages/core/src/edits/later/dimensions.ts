@@ -61,7 +61,7 @@ export interface LayStrings {
 }
 
 /** Strings are laid, in the place of those that were laid there before. */
-function layStrings(draft: Draft, { floor, room: id }: LayStrings): void {
+export function layStrings(draft: Draft, { floor, room: id }: LayStrings): void {
   requireFloor(draft, floor);
   const derived = deriveFloor(draft.before, floor);
   const room = id === null ? null : derived.rooms.find((each) => each.room.id === id);

@@ -2,6 +2,8 @@ export { wallsToCarry } from './carry-floor';
 import { annotationsEdits } from './annotations';
 import { carryFloorEdits } from './carry-floor';
 import { dimensionsEdits } from './dimensions';
+import { labelsEdits } from './labels';
+import { looksEdits } from './looks';
 import { sheetsEdits } from './sheets';
 
 /** Edits whose screens come later than the plan: a client may leave them away till then. */
@@ -9,5 +11,7 @@ export const LATER_EDITS = {
   ...annotationsEdits,
   ...carryFloorEdits,
   ...dimensionsEdits,
+  ...labelsEdits,
+  ...looksEdits,
   ...sheetsEdits,
 };

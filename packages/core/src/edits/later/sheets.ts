@@ -2,18 +2,22 @@ import { type Draft, Refusal } from '../../plan/draft';
 import { dropWithAll } from '../../plan/footing';
 import { type SheetFrame, type Id, LONGEST_REVISION, type Sheet, sheetsInOrder } from '../../plan/plan';
 import { edit } from '../edit';
+import { layStrings } from './dimensions';
 import { requireName } from '../require';
 
 type NewFrame = Omit<SheetFrame, 'id' | 'sheet'>;
 
 export interface AddSheets {
   readonly kind: 'addSheets';
+  /** Floors strings are laid round with it, for the plans on it to show. */
+  readonly strings?: readonly Id[];
   readonly sheets: readonly (Pick<Sheet, 'name' | 'paper' | 'across'> & { readonly frames: readonly NewFrame[] })[];
 }
 
 /** After those that are there. */
-function addSheets(draft: Draft, { sheets }: AddSheets): Id | undefined {
+function addSheets(draft: Draft, { sheets, strings = [] }: AddSheets): Id | undefined {
   if (sheets.length === 0) throw new Refusal('There is nothing to lay out yet: draw a room first.');
+  for (const floor of strings) layStrings(draft, { kind: 'layStrings', floor, room: null });
   let order = 1 + (sheetsInOrder(draft).at(-1)?.order ?? -1);
   const made = sheets.map(({ name, paper, across, frames }) => {
     const id = draft.newId();

@@ -7,10 +7,16 @@ import { type Kind, ON_NO_FLOOR, type Reference, together } from './kind';
 export const LOOKS = ['on site', 'for the client', 'for the builder', 'bare'] as const;
 export type LookName = (typeof LOOKS)[number];
 
-/** What a frame shows: the plan of a floor, its doors and windows, its rooms; the walls of a room from inside; how the house is counted. */
+interface Place {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** What a frame shows: the plan of a floor, its doors and windows, its rooms; the walls of a room from inside; a floor cut along a line; how the house is counted. */
 export type FrameShows =
   | { readonly kind: 'plan' | 'openings' | 'rooms'; readonly floor: Id }
   | { readonly kind: 'elevations'; readonly room: Id }
+  | { readonly kind: 'section'; readonly floor: Id; readonly a: Place; readonly b: Place }
   | { readonly kind: 'areas' };
 
 /** A part of a sheet. */
@@ -19,10 +25,11 @@ export interface SheetFrame {
   readonly sheet: Id;
   readonly shows: FrameShows;
   /** Where its middle lies, mm on paper from the upper left corner of the page. */
-  readonly at: { readonly x: number; readonly y: number };
+  readonly at: Place;
   /** 50 for 1:50; tables have none to keep. */
   readonly scale: number;
-  readonly look: LookName;
+  /** One of `LOOKS`, or one of the job’s own by its id. */
+  readonly look: string;
 }
 
 /** The longest scale a frame has: 1 to so much. */
@@ -57,6 +64,17 @@ const ofRoom: Reference<SheetFrame, object> = {
   gone: 'drop',
 };
 
+const isOwn = (look: string): boolean => !(LOOKS as readonly string[]).includes(look);
+
+const ofLook: Reference<SheetFrame, object> = {
+  to: 'looks',
+  ids: ({ look }) => (isOwn(look) ? [look] : []),
+  with: (frame, other) => (isOwn(frame.look) ? { ...frame, look: other(frame.look) } : frame),
+  lost: () => 'A sheet has lost its look.',
+  elsewhere: null,
+  gone: 'restore',
+};
+
 export const frameKind: Kind<SheetFrame, object> = {
   one: 'part of a sheet',
   many: 'parts of sheets',
@@ -67,11 +85,12 @@ export const frameKind: Kind<SheetFrame, object> = {
     shows: z.discriminatedUnion('kind', [
       z.object({ kind: z.enum(['plan', 'openings', 'rooms']), floor: id }),
       z.object({ kind: z.literal('elevations'), room: id }),
+      z.object({ kind: z.literal('section'), floor: id, a: place, b: place }),
       z.object({ kind: z.literal('areas') }),
     ]),
     at: place,
     scale: z.number().min(1).max(MOST_SCALE),
-    look: z.enum(LOOKS),
+    look: z.string().min(1).max(64),
   }),
   floorOf: () => ON_NO_FLOOR,
   together: [
@@ -80,5 +99,5 @@ export const frameKind: Kind<SheetFrame, object> = {
     together('the scale', 'scale'),
     together('the look', 'look'),
   ],
-  refers: [onSheet, ofFloor, ofRoom],
+  refers: [onSheet, ofFloor, ofRoom, ofLook],
 };
