@@ -58,6 +58,8 @@ export function workbench(plan: Plan = newPlan({ name: 'Shed' })) {
     ask: () => undefined,
     pan: (dx) => (state.panned += dx),
     drawn: (room) => (state.drawn = room),
+    lettering: () => 125,
+    looks: () => state.plan,
     seed: () => `t${(seeds += 1)}`,
   };
   return { bench, state };

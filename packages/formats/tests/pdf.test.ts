@@ -105,20 +105,20 @@ test('poppler finds the lettering as text, and both faces in the file', async ()
     'Hall – Façade',
     '≈ 7.50 m',
     'Ground floor, 1:50',
-    '1 of 3',
+    '1 of 4',
     'Listing plan',
     'M. Ashdown',
     'm²',
   ])
     expect(text).toContain(words);
-  // nothing is written twice over itself: once on its own sheet, once on the listing
-  expect(text.split('Ground floor, 1:50')).toHaveLength(3);
+  // nothing is written twice over itself: once on its own sheet, once on the listing, once over its section
+  expect(text.split('Ground floor, 1:50')).toHaveLength(4);
   const fonts = execFileSync('pdffonts', [file], { encoding: 'utf8' }).trim().split('\n').slice(2);
   expect(fonts).toHaveLength(2);
   for (const each of fonts) expect(each).toMatch(/(Atkinson|Fraunces).* yes yes yes /);
   const info = execFileSync('pdfinfo', [file], { encoding: 'utf8' });
   expect(info).toMatch(/Tagged: +yes/);
-  expect(info).toMatch(/Pages: +3/);
+  expect(info).toMatch(/Pages: +4/);
 });
 
 test('signs that no face has are told, and only those', async () => {

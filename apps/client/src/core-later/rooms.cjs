@@ -6,15 +6,18 @@ const ROOMS = ['later/', 'edits/later/', 'notes/', 'drawing/section/', 'stairs/c
   join(core, room),
 );
 
-exports.ROOMS = ROOMS;
+/** Those that come with them, or later, and import them as they are: what is lent, and what only workers make pages with. */
+const BESIDE = ['on-loan/', 'sheets/'].map((room) => join(core, room));
 
 /**
  * The rooms of the core that are not wanted for every plan come in a piece of their own. A bundler would put whatever they share with the plan into the first page; so what
  * they take of the core they have on loan, and what the core takes of them is a stand-in until they have come. Null: the import is of no such room.
  */
-exports.standIn = (from, to) => {
+function standIn(from, to) {
   if (!from.startsWith(core) || !to.startsWith(core)) return null;
   const isLater = (path) => ROOMS.some((room) => path.startsWith(room));
-  if (isLater(from) === isLater(to) || from.startsWith(join(core, 'on-loan/'))) return null;
+  if (isLater(from) === isLater(to) || BESIDE.some((room) => from.startsWith(room))) return null;
   return join(__dirname, isLater(from) ? 'lent.js' : 'to-come.ts');
-};
+}
+
+module.exports = { ROOMS, standIn };

@@ -5,6 +5,8 @@ type Rooms = typeof later;
 /** What the core has in the place of its rooms that come later, until they are there: see rooms.cjs. */
 export let LATER_EDITS = {} as Rooms['LATER_EDITS'];
 export let drawNotes: Rooms['drawNotes'] = () => [];
+export let drawFloorHatches: Rooms['drawFloorHatches'] = () => [];
+export let drawWallHatches: Rooms['drawWallHatches'] = () => [];
 // whoever asks for these comes with them
 export let wallsToCarry: Rooms['wallsToCarry'];
 export let cutFloor: Rooms['cutFloor'];
@@ -12,10 +14,16 @@ export let drawSection: Rooms['drawSection'];
 export let leastHeadroom: Rooms['leastHeadroom'];
 export let stairChecks: Rooms['stairChecks'];
 
+let came: Rooms | null = null;
+
 export function come(rooms: Rooms): void {
-  ({ LATER_EDITS, drawNotes, wallsToCarry, cutFloor, drawSection, leastHeadroom, stairChecks } = rooms);
+  came = rooms;
+  ({ LATER_EDITS, drawNotes, drawFloorHatches, drawWallHatches } = rooms);
+  ({ wallsToCarry, cutFloor, drawSection, leastHeadroom, stairChecks } = rooms);
 }
 
-// what a room has and is not named here would be missing without a word
-type Missing = Exclude<keyof Rooms, keyof typeof import('./to-come')>;
-true satisfies [Missing] extends [never] ? true : false;
+/** All of them, for pieces of the application that come after them. */
+export const laterRooms = (): Rooms => {
+  if (!came) throw new Error('A part of the application came before the rooms of the core it needs.');
+  return came;
+};

@@ -1,7 +1,7 @@
 import './where-it-is';
 import './whole-core';
 import '../core-later/piece';
-import { type Id, type Plan, deriveFloor, floorsInOrder, sheetsInOrder } from '@velvet-tape/core';
+import { type Id, type Plan, applyEdit, deriveFloor, floorsInOrder, sheetsInOrder } from '@velvet-tape/core';
 import { areasOfHouse } from '@velvet-tape/core/areas';
 import {
   type Enclosed,
@@ -15,6 +15,7 @@ import {
   partFor,
   partsOfPage,
   scalesFor,
+  withoutStrings,
 } from '@velvet-tape/core/sheets';
 import { writeDecimalsWith } from '@velvet-tape/core/units';
 import { type Row, readingRows, roomRows, scheduleRows, scheduleSheets } from '@velvet-tape/formats';
@@ -264,7 +265,15 @@ const files = {
     return dataUrl(new Blob([await asPicture(page, 'png', dpi, brought)], { type: 'image/png' }));
   },
 
-  layOut: (plan: Plan, set: SheetSet, paper: Parameters<typeof layOut>[2]) => layOut(plan, set, paper),
+  /** The sheets of a set, and the floors strings are laid round for it. */
+  layOut: (plan: Plan, set: SheetSet, paper: Parameters<typeof layOut>[2]) => {
+    const strings = set === 'builder’s set' ? withoutStrings(plan) : [];
+    const strung = strings.reduce((now, floor) => {
+      const result = applyEdit(now, { kind: 'layStrings', floor, room: null }, `strings.${floor}`);
+      return result.ok ? result.plan : now;
+    }, plan);
+    return { sheets: layOut(strung, set, paper), strings };
+  },
 
   /** A part for a sheet, where there is room for it. */
   part: (plan: Plan, sheet: Id, content: Parameters<typeof partFor>[2]) => partFor(plan, plan.sheets[sheet]!, content),

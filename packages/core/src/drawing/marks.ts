@@ -1,3 +1,4 @@
+import type { DerivedFloor } from '../derived';
 import type { LetterBox } from './lettering';
 import type { Point, Ring } from '../geometry';
 import type { LabelSays, Look, RoomColour, ShownPart, Units } from '../plan/plan';
@@ -130,6 +131,8 @@ export interface DrawingStyle {
   readonly hides?: ReadonlySet<Role>;
   readonly without?: ReadonlySet<ShownPart>;
   readonly withoutLayers?: ReadonlySet<string>;
+  /** Of which floor what is written is drawn, and the part of it that is being dragged; null: nothing is. Not given: of the floor that is drawn. */
+  readonly notes?: { readonly whole: DerivedFloor; readonly near: DerivedFloor | null } | null;
   /** What labels of rooms say; not given: as the job has it. */
   readonly labels?: LabelSays;
   /** Rooms say how long and wide they are. */

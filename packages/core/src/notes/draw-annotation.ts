@@ -116,3 +116,10 @@ function sign(annotation: Annotation, high: number): Mark[] {
       : []),
   ];
 }
+
+/** Round a text. */
+export function boxRing(mark: TextMark, lettering: number): Ring {
+  const { at, d, long, high } = boxOf(mark, lettering);
+  const corner = (u: number, v: number) => ({ x: at.x + u * d.x - v * d.y, y: at.y + u * d.y + v * d.x });
+  return [corner(-long, -high), corner(long, -high), corner(long, high), corner(-long, high)];
+}

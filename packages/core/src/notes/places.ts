@@ -34,16 +34,17 @@ export interface PlacedPoint {
   readonly at: Point;
 }
 
-/** Dimension lines of a floor with their points where they lie, in their order; those of which too little is there are left out. */
+/** Dimension lines of a floor with their points where they lie, in their order; those of which too little is there are left out. `near`: a part of the floor in which some of them lie elsewhere. */
 export function dimensionsOn(
   derived: DerivedFloor,
+  near: DerivedFloor | null = null,
 ): readonly { dimension: Dimension; points: readonly PlacedPoint[] }[] {
   const { plan, floor } = derived;
   const own = Object.values(plan.dimensions).filter((each) => each.floor === floor);
   if (own.length === 0) return [];
   const of = new Map<string, PlacedPoint[]>();
   for (const point of Object.values(plan.points)) {
-    const at = placeOf(derived, point.stand);
+    const at = (near && placeOf(near, point.stand)) ?? placeOf(derived, point.stand);
     if (!at) continue;
     const list = of.get(point.dimension);
     if (list) list.push({ point, at });

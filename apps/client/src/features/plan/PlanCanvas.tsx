@@ -24,16 +24,14 @@ import { MarkView } from './MarkView';
 import { roomForSuspects, suspectsOnPlan } from './overlay/misclosure-words';
 import { Overlay } from './overlay/Overlay';
 import { useMisclosures } from './readings/use-misclosures';
-import { selectFace, selectFloor, selectParted, selectShownFloor } from './selectors';
+import { selectFace, selectFloor, selectLook, selectParted, selectShownFloor } from './selectors';
 import { bendHandle } from './tools/grips';
 import { TOOL_HINTS } from './tool-names';
 import { UnderlayLayer } from './underlay/UnderlayLayer';
 import { selectUnderlays } from './underlay/selectors';
 import { REACH, useSheetInput } from './use-sheet-input';
-import { letteringStep } from './viewport';
+import { LETTERING, letteringStep } from './viewport';
 
-/** Height of body lettering on the screen, px. */
-const LETTERING = 13;
 const DRAWING = 'sheet-drawing';
 
 const PlanOutline = lazy(() => import('./outline/PlanOutline'));
@@ -116,8 +114,8 @@ const ShownDrawing = memo(function ShownDrawing(look: Look) {
   const shown = useAppSelector(selectShownFloor);
   const parted = useAppSelector(selectParted);
   const over = useLaidOver(look.lettering / LETTERING);
-  const whole = useLaidOut(parted?.rest ?? shown, look.lettering, parted !== null, over);
-  const part = useLaidOut(parted?.part ?? null, look.lettering, true, over);
+  const whole = useLaidOut(parted?.rest ?? shown, look.lettering, parted !== null, over, useNotes());
+  const part = useLaidOut(parted?.part ?? null, look.lettering, true, over, null);
   return (
     <>
       <Parts parts={part.filter(({ key }) => key === FLOORS)} {...look} />
@@ -130,18 +128,28 @@ const ShownDrawing = memo(function ShownDrawing(look: Look) {
   );
 });
 
+/** Where what is written is taken from: the floor, and the part of it that is dragged; nothing until what draws it has come. */
+function useNotes(): DrawingStyle['notes'] {
+  const came = useAppSelector((state) => state.view.notesCame);
+  const shown = useAppSelector(selectShownFloor);
+  const parted = useAppSelector(selectParted);
+  return useMemo(() => (came && shown ? { whole: shown, near: parted?.part ?? null } : null), [came, shown, parted]);
+}
+
 /** A floor laid out; anew when it or the step of zoom changes, not when the sheet is moved. */
 function useLaidOut(
   floor: DerivedFloor | null,
   lettering: number,
   part: boolean,
   over: readonly LetterBox[],
+  notes: DrawingStyle['notes'],
 ): readonly DrawingPart[] {
+  const look = useAppSelector(selectLook);
   return useMemo(() => {
     if (!floor) return NOTHING;
-    const style: DrawingStyle = { lettering, units: floor.plan.job.units, part, over };
+    const style: DrawingStyle = { lettering, units: floor.plan.job.units, part, over, notes, ...look };
     return drawFloorInParts(floor, style);
-  }, [floor, lettering, part, over]);
+  }, [floor, lettering, part, over, notes, look]);
 }
 
 /** What is laid over the drawing, and figures make room for: that a reading may have slipped, and the handles of the chosen wall. */

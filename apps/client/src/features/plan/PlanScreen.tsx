@@ -17,6 +17,7 @@ import { OpenEnds } from './OpenEnds';
 import { EmptySheet, PlanCanvas } from './PlanCanvas';
 import { Listing } from './later/Listing';
 import { Notice } from './Notice';
+import { bringNotes, wantsNotes } from './notes/notes-room';
 import { PartsBar } from './parts/PartsBar';
 import { PARTS } from './parts/parts';
 import { usePartInAddress } from './parts/use-part-in-address';
@@ -39,6 +40,7 @@ export function PlanScreen({ id, part }: { id: string; part: string | null }) {
   useShortcuts();
   usePartInAddress(id, part);
   usePrinting();
+  useNotes();
   useJobTitle();
   useEffect(() => {
     dispatch(viewActions.reset());
@@ -50,6 +52,15 @@ export function PlanScreen({ id, part }: { id: string; part: string | null }) {
   if (loading !== 'ready') return <NotReady loading={loading} />;
   if (details) return <JobDetailsScreen plan={details} />;
   return wide ? <Wide /> : <HandLayout />;
+}
+
+/** What draws notes comes with the first plan that has some, or when they are about to be made. */
+function useNotes(): void {
+  const dispatch = useAppDispatch();
+  const wanted = useAppSelector(wantsNotes);
+  useEffect(() => {
+    if (wanted) dispatch(bringNotes);
+  }, [dispatch, wanted]);
 }
 
 function useJobTitle(): void {

@@ -12,6 +12,8 @@ const SMALL: Record<Units, LengthUnit> = { metric: 'mm', imperial: 'in' };
 
 /** The unit of a bare number in a field, for someone who reads in `chosen`. */
 export function entryUnit(field: Field, units: Units, chosen: LengthUnit | null): LengthUnit {
+  // lettering is in mm on paper everywhere
+  if (field === 'letters') return 'mm';
   const offered = OFFERED[units];
   const usual = chosen && offered.includes(chosen) ? chosen : offered[0]!;
   return THIN.includes(field) && usual === offered[0] ? SMALL[units] : usual;

@@ -29,6 +29,7 @@ const FIRST_FIELD: Record<Selection['kind'], Field | null> = {
   slope: 'foot',
   break: 'height',
   underlay: null,
+  note: null,
 };
 
 function select(state: PlanState, selection: Selection): void {

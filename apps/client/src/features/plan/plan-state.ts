@@ -18,7 +18,9 @@ export type Selection =
   | { readonly kind: 'slope'; readonly id: string }
   /** A dormer, a beam, a dropped ceiling, a step. */
   | { readonly kind: 'break'; readonly id: string }
-  | { readonly kind: 'underlay'; readonly id: string };
+  | { readonly kind: 'underlay'; readonly id: string }
+  /** A dimension line, or something written. */
+  | { readonly kind: 'note'; readonly of: 'dimensions' | 'annotations'; readonly id: string };
 
 export type ToolName =
   | 'choose'
@@ -35,6 +37,7 @@ export type ToolName =
   | 'ceiling'
   | 'section'
   | 'areas'
+  | 'notes'
   | 'lasso'
   | 'underlay';
 
@@ -82,13 +85,15 @@ export type Field =
   | 'ridge'
   | 'ridgeAt'
   | 'lowTo'
-  | 'lowPitch';
+  | 'lowPitch'
+  | 'away'
+  | 'letters';
 
 /**
  * Which side of what is chosen is looked at, in the place of its figures: what stands in it, what it is made of, what can be done with it; the tray of kinds, the
  * type, the swing.
  */
-export type Panel = 'in' | 'made' | 'do' | 'tray' | 'type' | 'swing' | 'ceiling';
+export type Panel = 'in' | 'made' | 'do' | 'tray' | 'type' | 'swing' | 'ceiling' | 'label';
 
 /** The wall is being read along: which way, and how far that has come. */
 export interface ReadingAlong {
@@ -152,7 +157,7 @@ export interface PlanState {
   panel: Panel | null;
   readingAlong: ReadingAlong | null;
   /** The list that is open, or what is known of the job as a whole. */
-  listing: 'readings' | 'openings' | 'areas' | 'floors' | 'sheets' | 'history' | 'keys' | 'details' | null;
+  listing: 'readings' | 'openings' | 'areas' | 'floors' | 'sheets' | 'history' | 'looks' | 'keys' | 'details' | null;
   /** Where it was asked why the floor counts. */
   pointed: { readonly x: number; readonly y: number } | null;
   /** The room that was just drawn and waits for a name. */

@@ -16,6 +16,7 @@ import {
   faceBehind,
   faceByKey,
   gapSequence,
+  lookOf,
   outlineOf,
   type Quantity,
   parseAngle,
@@ -75,6 +76,7 @@ const MAY_BE_ZERO: readonly Field[] = [
   'margin',
   'start',
   'step',
+  'away',
 ];
 
 const selectKept = (state: RootState) => state.plan.proposal;
@@ -167,6 +169,12 @@ export const selectShownFloor = createSelector(
   [selectPlan, selectPreview, selectProposed, selectFloorId],
   (plan, preview, proposed, floor) =>
     plan ? deriveFloor((preview?.near ? null : preview?.plan) ?? proposed?.plan ?? plan, floor) : null,
+);
+
+/** What of the plan shows on the screen. */
+export const selectLook = createSelector(
+  [(state: RootState) => state.plan.plan?.looks, (state: RootState) => state.plan.plan?.job.look],
+  (looks, look) => lookOf({ looks: looks ?? {} }, look ?? ''),
 );
 
 /** The same in the order in which to look for what is chosen: what moves is where it has moved to. */

@@ -10,6 +10,7 @@ import { selectTraced } from './underlay/selectors';
 import { keepProposal, roomDrawn } from './sketching/keep';
 import type { Bench } from './tools/tool';
 import { viewActions } from './view-slice';
+import { LETTERING, letteringStep } from './viewport';
 
 /** The workbench of the open job: what the tools do goes to the store. */
 export function sheetBench(dispatch: AppDispatch, getState: () => RootState): Bench {
@@ -50,6 +51,8 @@ export function sheetBench(dispatch: AppDispatch, getState: () => RootState): Be
     },
     takeSeen: (at, reach) => dispatch(takeSeenAt(at, reach)),
     ask: (at) => dispatch(planActions.pointed(at)),
+    lettering: () => LETTERING / letteringStep(getState().view.view.scale),
+    looks: () => getState().plan.plan!,
     pan: (dx, dy) => dispatch(viewActions.panned({ x: dx, y: dy })),
     drawn: (id) => dispatch(roomDrawn(id)),
     seed: () => randomSeed(),

@@ -6,11 +6,15 @@ import type {
   Reading,
   RoofForm,
   ShapeName,
+  SignName,
   SolidKind,
   SolidShape,
   StairForm,
   TracedLine,
 } from '@velvet-tape/core';
+
+/** A dimension line, an angle, a radius, a level; a text, an arrow, a plain line, a sign. */
+export type NoteChoice = 'line' | 'angle' | 'radius' | 'level' | 'text' | 'arrow' | 'rule' | 'sign';
 
 /** What was last chosen about the tools; it stays until it is chosen anew. */
 export interface ToolChoices {
@@ -20,6 +24,8 @@ export interface ToolChoices {
   readonly stairs: { readonly form: StairForm; readonly turning: 'landing' | 'winders' };
   readonly ceiling: 'slope' | RoofForm | BreakForm;
   readonly solid: { readonly solid: SolidKind; readonly shape: SolidShape };
+  /** What is put on the plan; what is tapped is measured to by the chosen dimension line. */
+  readonly note: { readonly form: NoteChoice; readonly sign: SignName; readonly adding: boolean };
   /** What the neighbours of a dragged wall do. */
   readonly neighbours: 'stretch' | 'turn';
   /** Nothing catches. */
@@ -52,6 +58,7 @@ export const usualChoices: ToolChoices = {
   stairs: { form: 'stairs', turning: 'landing' },
   ceiling: 'slope',
   solid: { solid: 'column', shape: 'rectangle' },
+  note: { form: 'line', sign: 'socket', adding: false },
   neighbours: 'stretch',
   free: false,
   round: 'clockwise',

@@ -6,6 +6,7 @@ import { type RootState, useAppDispatch } from '../../store/store';
 import { listenToPointers, pointOn } from '../../ui/pointer-listeners';
 import { useDropTarget } from './openings/drop-targets';
 import type { ToolName } from './plan-state';
+import { notesTool } from './notes/notes-room';
 import { houseBox, selectFloor } from './selectors';
 import { sheetBench } from './sheet-bench';
 import { kindOf } from './sketching/proposal';
@@ -50,6 +51,7 @@ const TOOLS: Record<ToolName, (bench: Bench) => Tool> = {
   ceiling: ceilingTool,
   section: sectionTool,
   areas: areasTool,
+  notes: notesTool,
   lasso: lassoTool,
   underlay: underlayTool,
 };

@@ -29,6 +29,8 @@ export interface ViewState {
   lasso: readonly Point[];
   /** Where a finger is working, px: what it covers is shown beside it. */
   finger: Point | null;
+  /** What is written on plans is there and can be drawn. */
+  notesCame: boolean;
   /** Drawing goes on from the middle of the sheet, by keyboard. */
   crosshair: boolean;
 }
@@ -57,6 +59,7 @@ const initial: ViewState = {
   guides: [],
   lasso: [],
   finger: null,
+  notesCame: false,
   crosshair: false,
 };
 
@@ -71,6 +74,9 @@ const slice = createSlice({
   name: 'view',
   initialState: initial,
   reducers: {
+    notesCame: (state) => {
+      state.notesCame = true;
+    },
     resized: (state, { payload }: PayloadAction<Sized>) => {
       const { width, height, box, margin, hold, dragged = false } = payload;
       const by = { x: width - state.width + state.owed.x, y: height - state.height + state.owed.y };

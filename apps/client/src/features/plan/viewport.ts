@@ -47,6 +47,9 @@ export function fit(box: Box | null, width: number, height: number, margin = MAR
   return { scale, x: (b.minX + b.maxX) / 2 - width / 2 / scale, y: (b.minY + b.maxY) / 2 - height / 2 / scale };
 }
 
+/** Height of body lettering on the screen, px. */
+export const LETTERING = 13;
+
 /** Lettering is set for steps of zoom, so that a drawing is laid out anew only from step to step. px per mm. */
 export function letteringStep(scale: number): number {
   const step = 1.25;

@@ -95,13 +95,21 @@ export interface ChangeDimension {
   readonly kind: 'changeDimension';
   readonly dimension: Id;
   readonly to: Told;
+  /** All strings that were laid with it. */
+  readonly all?: boolean;
 }
 
-function changeDimension(draft: Draft, { dimension, to }: ChangeDimension): void {
+function changeDimension(draft: Draft, { dimension: id, to, all = false }: ChangeDimension): void {
+  const dimension = requireDimension(draft, id);
   if (to.size !== undefined) requireLettering(to.size);
   if (to.round !== undefined && to.round !== null && !(to.round > 0 && to.round <= 1000))
     throw new Refusal('Figures are rounded to a metre at most.');
-  draft.put('dimensions', { ...requireDimension(draft, dimension), ...to });
+  const { floor, laid } = dimension;
+  const changed =
+    all && laid !== ''
+      ? Object.values(draft.dimensions).filter((each) => each.floor === floor && each.laid === laid)
+      : [dimension];
+  for (const each of changed) draft.put('dimensions', { ...each, ...to });
 }
 
 export interface RemoveDimension {
@@ -129,6 +137,19 @@ function addDimensionPoint(draft: Draft, { dimension: id, stand }: AddDimensionP
   const order = 1 + Math.max(...pointsOf(draft, id).map((point) => point.order));
   draft.put('points', { id: made, floor, dimension: id, order, stand, said: '' });
   return made;
+}
+
+export interface MoveDimensionPoint {
+  readonly kind: 'moveDimensionPoint';
+  readonly point: Id;
+  readonly stand: PointStand;
+}
+
+/** It measures to something else. */
+function moveDimensionPoint(draft: Draft, { point: id, stand }: MoveDimensionPoint): void {
+  const point = requirePoint(draft, id);
+  requirePlace(draft, point.floor, stand);
+  draft.put('points', { ...point, stand });
 }
 
 export interface RemoveDimensionPoint {
@@ -194,6 +215,7 @@ export const dimensionsEdits = {
   changeDimension: edit<ChangeDimension>('change dimension line', changeDimension),
   removeDimension: edit<RemoveDimension>('remove dimension line', removeDimension),
   addDimensionPoint: edit<AddDimensionPoint>('measure to a point', addDimensionPoint),
+  moveDimensionPoint: edit<MoveDimensionPoint>('measure to another point', moveDimensionPoint),
   removeDimensionPoint: edit<RemoveDimensionPoint>('take a point away', removeDimensionPoint),
   sayFigure: edit<SayFigure>(({ said }) => (said.trim() ? 'write a figure' : 'the true figure'), sayFigure),
 };

@@ -1,3 +1,4 @@
+import type { DerivedFloor, Point } from '@velvet-tape/core';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -5,7 +6,9 @@ import Svg, { G } from 'react-native-svg';
 import { useColours } from '../../../ui/theme';
 import { lent } from '../later/lent';
 
-const { MarkView, drawSection, selectFloor, useAppSelector } = lent();
+const { DropMenu, MarkView, drawSection, edit, filesWorker, planActions, selectFloor, sheetsInOrder, useAppDispatch } =
+  lent();
+const { useAppSelector } = lent();
 
 /** px */
 const HIGH = 230;
@@ -34,6 +37,9 @@ export default function SectionView() {
       onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
       style={[styles.section, { backgroundColor: colours.linen, borderColor: colours.brassDeep }]}
     >
+      <View style={styles.to}>
+        <ToSheet floor={floor} a={proposal.a} b={proposal.b} />
+      </View>
       <Svg width={width} height={HIGH}>
         <G transform={`matrix(${scale} 0 0 ${scale} ${MARGIN + at.x} ${MARGIN + at.y})`}>
           {marks.map((mark) => (
@@ -45,7 +51,43 @@ export default function SectionView() {
   );
 }
 
+/** The section onto a sheet, to scale: a new one, or one that is there. */
+function ToSheet({ floor: { floor, name, plan: own }, a, b }: { floor: DerivedFloor; a: Point; b: Point }) {
+  const dispatch = useAppDispatch();
+  const plan = useAppSelector((state) => state.plan.plan)!;
+  const put = (on: string | null) => {
+    const paper = own.job.units === 'metric' ? 'A4' : 'Letter';
+    const made = on
+      ? null
+      : dispatch(edit({ kind: 'addSheets', sheets: [{ name: `Section, ${name}`, paper, across: true, frames: [] }] }));
+    const sheet = on ?? (made?.ok ? made.made : null);
+    if (!sheet) return;
+    const shows = { kind: 'section' as const, floor, a, b };
+    filesWorker()
+      .then((files) => files.part(made?.ok ? made.plan : plan, sheet, { shows, look: 'bare' }))
+      .then((frame) => {
+        if (dispatch(edit({ kind: 'addFrame', sheet, frame })).ok)
+          dispatch(planActions.said({ text: 'The section is on the sheet, to scale.', tone: 'said' }));
+      })
+      .catch(() =>
+        dispatch(planActions.said({ text: 'The section could not be put on the sheet. Try again.', tone: 'refused' })),
+      );
+  };
+  return (
+    <DropMenu
+      icon="file-image-outline"
+      label="To a sheet"
+      says="To a sheet"
+      entries={[
+        { title: 'A new sheet', icon: 'plus', onPress: () => put(null) },
+        ...sheetsInOrder(plan).map(({ id, name: called }) => ({ title: called, onPress: () => put(id) })),
+      ]}
+    />
+  );
+}
+
 const styles = StyleSheet.create({
+  to: { position: 'absolute', right: 8, top: 6, zIndex: 1 },
   section: { borderTopWidth: 2, height: HIGH },
   none: { padding: 14, fontSize: 15 },
 });

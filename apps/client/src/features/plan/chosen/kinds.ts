@@ -2,6 +2,7 @@ import { type Intent, type Value, applyEdit, deriveFloor, sameEntity } from '@ve
 import { createSelector } from '@reduxjs/toolkit';
 import type { AppDispatch, Command, RootState } from '../../../store/store';
 import type { FieldShown } from '../foot/fields';
+import { noteKind } from '../notes/notes-room';
 import { planActions } from '../plan-slice';
 import type { Field, Selection } from '../plan-state';
 import { selectFloor, selectPlan, selectTyped, unitRead } from '../selectors';
@@ -29,6 +30,7 @@ const KINDS: { readonly [K in Selection['kind']]: ChosenKind<Of<K>> } = {
   slope: slopeKind,
   break: breakKind,
   underlay: { remove: () => removeChosen },
+  note: noteKind,
 };
 
 const kindOf = (selection: Selection): ChosenKind<Selection> =>

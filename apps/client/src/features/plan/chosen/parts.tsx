@@ -1,7 +1,8 @@
 import type { DerivedFloor } from '@velvet-tape/core';
 import { type ComponentType, memo, useMemo } from 'react';
 import { type RootState, useAppSelector } from '../../../store/store';
-import { later } from '../later/later';
+import { later, piece } from '../later/later';
+import { Quiet } from '../../../ui/Part';
 import { SwingControl } from '../openings/SwingControl';
 import { OpeningTiles, turns } from '../openings/opening-tiles';
 import type { Panel, Selection } from '../plan-state';
@@ -65,6 +66,16 @@ const BreakTiles = later(() => import('../ceilings/BreakTiles'));
 const StairsChecks = later(() => import('../stairs/StairsChecks'));
 const StairsForm = later(() => import('../stairs/StairsForm'));
 
+const NoteTiles = later(() => import('../notes/NoteTiles'));
+const RoomLabel = later(() => import('../notes/RoomLabel'));
+const WallHatch = later(() => import('../notes/WallHatch'));
+const Marked = piece(() => import('../notes/NoteMarks'));
+const NoteMarks = (props: MarksProps<Of<'note'>>) => (
+  <Quiet>
+    <Marked {...props} />
+  </Quiet>
+);
+
 const FIGURES = { panel: null, label: 'Size', icon: 'ruler' } as const;
 const TRAY = {
   panel: 'tray',
@@ -82,6 +93,7 @@ const PARTS: { readonly [K in Selection['kind']]: Parts<Of<K>> } = {
       { panel: null, label: 'Figures', icon: 'table', Content: RoomCard },
       { panel: 'do', label: 'Arrange', icon: 'cursor-move', Tiles: RoomTiles },
       { panel: 'ceiling', label: 'Ceiling', icon: 'home-roof', Content: RoomCeiling },
+      { panel: 'label', label: 'Label', icon: 'format-title', Content: RoomLabel },
     ],
   },
   rooms: { Marks: ChosenRooms, sides: [{ ...FIGURES, Tiles: RoomTiles }] },
@@ -91,7 +103,7 @@ const PARTS: { readonly [K in Selection['kind']]: Parts<Of<K>> } = {
     sides: [
       FIGURES,
       { panel: 'in', label: 'Stands in it', icon: 'door', Tiles: StandsInWall },
-      { panel: 'made', label: 'Made of', icon: 'wall', Tiles: WallMade },
+      { panel: 'made', label: 'Made of', icon: 'wall', Tiles: WallMade, Content: WallHatch },
       TRAY,
     ],
   },
@@ -125,6 +137,7 @@ const PARTS: { readonly [K in Selection['kind']]: Parts<Of<K>> } = {
   },
   slope: { Marks: ChosenSlope, sides: [{ ...FIGURES, label: 'Heights', Tiles: SlopeTiles }] },
   break: { Marks: ChosenBreak, sides: [{ ...FIGURES, Tiles: BreakTiles }] },
+  note: { Marks: NoteMarks, sides: [{ ...FIGURES, label: 'Note', icon: 'pencil-ruler', Tiles: NoteTiles }] },
   underlay: { sides: [{ panel: null, label: 'Picture', icon: 'image-outline', Content: UnderlayPanel }] },
 };
 

@@ -47,6 +47,7 @@ const STAIRS = [
   ['Ramp', 'ramp', 'slope-uphill'],
 ] as const;
 
+const NotesBar = later(() => import('../notes/NotesBar'));
 const AreaWords = later(() => import('../areas/AreaWords'));
 
 /** What can be chosen about the tool in hand. */
@@ -114,6 +115,8 @@ export function ToolOptions() {
             onPress={choose({ stairs: { ...choices.stairs, form } })}
           />
         ));
+      case 'notes':
+        return <NotesBar />;
       case 'areas':
         return <AreaWords />;
       case 'ceiling':

@@ -41,6 +41,7 @@ export function WideToolbar() {
         {ALL.map((name) => (
           <ToolButton key={name} name={name} wide />
         ))}
+        <WhatShows />
         <Magnet wide />
         <Fit wide />
         <AskKeys />
@@ -174,9 +175,22 @@ export function SheetButtons() {
       ]}
     >
       {plan && <FloorSwitch plan={plan} />}
+      <WhatShows />
       <Magnet />
       <Fit />
     </View>
+  );
+}
+
+function WhatShows() {
+  const dispatch = useAppDispatch();
+  return (
+    <IconButton
+      icon="eye-settings-outline"
+      accessibilityLabel="What shows"
+      onPress={() => dispatch(planActions.listed('looks'))}
+      style={styles.icon}
+    />
   );
 }
 

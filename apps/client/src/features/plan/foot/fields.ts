@@ -51,6 +51,8 @@ export const LABEL: Record<Field, string> = {
   ridgeAt: 'Ridge at',
   lowTo: 'Steep up to',
   lowPitch: 'Steep part',
+  away: 'Off by',
+  letters: 'Letters on paper',
 };
 
 export const field = (name: Field, value: string, label = LABEL[name]): FieldShown => ({ name, label, value });

@@ -12,12 +12,13 @@ import type { DerivedFloor } from '@velvet-tape/core';
 type ListName = Exclude<PlanState['listing'], null | 'details'>;
 
 /** The lists that are laid over the sheet, each in a piece of its own that comes when it is wanted. */
-const LISTS: Record<ListName, LazyExoticComponent<(props: { floor: DerivedFloor }) => ReactElement>> = {
+const LISTS: Record<ListName, LazyExoticComponent<(props: { floor: DerivedFloor }) => ReactElement | null>> = {
   readings: piece(() => import('../readings/ReadingsList')),
   areas: piece(() => import('../areas/AreasList')),
   floors: piece(() => import('../floors/FloorsList')),
   history: piece(() => import('../history/HistoryList')),
   sheets: piece(() => import('../sheets/SheetsPart')),
+  looks: piece(() => import('../looks/LooksList')),
   keys: piece(() => import('../desk/Keys')),
   openings: piece(() => import('../schedule/ScheduleList')),
 };

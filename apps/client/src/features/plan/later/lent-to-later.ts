@@ -1,6 +1,19 @@
 /** What the parts that come later take of the plan: see `lent.ts`. */
 export {
+  DIMENSION_ENDS,
   GLAZING_RULES,
+  HATCHES,
+  LABEL_PARTS,
+  LABEL_SIZES,
+  LETTERING_ON_PAPER,
+  SHOWINGS,
+  SHOWN_PARTS,
+  SIGNS,
+  USUAL_LABELS,
+  isShown,
+  lookContent,
+  lookName,
+  outOfReach,
   AREA_RULES,
   BREAK_NAMES,
   walkEndInWords,
@@ -93,6 +106,7 @@ export { FloorsOver } from '../floors/FloorsOver';
 export { FloorPicture } from '../FloorPicture';
 export { FirstSteps } from '../first-steps/FirstSteps';
 export { FieldBar } from '../foot/FieldBar';
+export { field } from '../foot/fields';
 export { NumberPad } from '../foot/NumberPad';
 export { SideTabs } from '../foot/SideTabs';
 export { WideToolbar } from '../foot/Toolbar';
@@ -119,6 +133,7 @@ export { goToOpening, goToRoom } from '../schedule/commands';
 export { MarkView } from '../MarkView';
 export {
   selectBreak,
+  selectFace,
   selectFloor,
   selectOpening,
   selectProposal,
@@ -130,6 +145,7 @@ export {
 } from '../selectors';
 export { KEYS } from '../shortcuts';
 export { CalmStrip } from '../strip/CalmStrip';
+export { isTap } from '../tools/tool';
 export { TOOL_WORDS } from '../tool-names';
 export {
   bringIn,

@@ -1,6 +1,6 @@
 import type { PlanState } from '../plan-state';
 
-export type PartName = Exclude<PlanState['listing'], null | 'keys'> | 'plan';
+export type PartName = Exclude<PlanState['listing'], null | 'keys' | 'looks'> | 'plan';
 
 /** The parts of a job, in the order they stand in; each has an address, `/job/<id>/<name>`, the plan that of the job itself. Another part is a line here and one in `later/Listing.tsx`. */
 export const PARTS: readonly {

@@ -1,4 +1,4 @@
-import type { LookName, Sheet, SheetFrame } from '@velvet-tape/core';
+import type { Sheet, SheetFrame } from '@velvet-tape/core';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View, useWindowDimensions } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -14,7 +14,7 @@ import { SheetForm } from './SheetForm';
 import { sayWrong } from './say-wrong';
 import { usePage } from './use-pages';
 
-const { DropMenu, LOOKS, capital, edit, filesWorker, floorsInOrder, useAppDispatch, useAppSelector } = lent();
+const { DropMenu, LOOKS, capital, edit, filesWorker, floorsInOrder, lookName, useAppDispatch, useAppSelector } = lent();
 
 type Side = 'leave' | 'page' | 'add' | 'words';
 const SIDES: readonly { readonly side: Side; readonly label: string }[] = [
@@ -97,6 +97,7 @@ const NUDGES = [
 function FrameTiles({ frame, done }: { frame: FrameShown; done(): void }) {
   const dispatch = useAppDispatch();
   const colours = useColours();
+  const plan = useAppSelector((state) => state.plan.plan)!;
   const { id, name } = frame;
   const change = (to: Partial<Pick<SheetFrame, 'at' | 'scale' | 'look'>>) =>
     dispatch(edit({ kind: 'changeFrame', frame: id, to }));
@@ -117,11 +118,11 @@ function FrameTiles({ frame, done }: { frame: FrameShown; done(): void }) {
             ))}
           </ListBar>
           <ListBar>
-            {LOOKS.map((look: LookName) => (
+            {[...LOOKS, ...Object.keys(plan.looks)].map((look) => (
               <BarButton
                 key={look}
-                label={capital(look)}
-                says={`Look: ${look}`}
+                label={capital(lookName(plan, look))}
+                says={`Look: ${lookName(plan, look)}`}
                 chosen={frame.frame.look === look}
                 onPress={() => change({ look })}
               />
@@ -203,7 +204,7 @@ function AddTiles({ sheet, shown, choose }: { sheet: Sheet; shown: PageShown | n
   const plan = useAppSelector((state) => state.plan.plan)!;
   const floors = floorsInOrder(plan);
   const rooms = Object.values(plan.rooms).sort((a, b) => a.name.localeCompare(b.name));
-  const put = (shows: SheetFrame['shows'], look: LookName) =>
+  const put = (shows: SheetFrame['shows'], look: string) =>
     void filesWorker()
       .then((files) => files.part(plan, sheet.id, { shows, look }))
       .then((frame) => {

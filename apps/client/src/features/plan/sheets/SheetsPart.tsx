@@ -104,7 +104,7 @@ function Sets({ first, done }: { first: boolean; done(): void }) {
     setBusy(true);
     filesWorker()
       .then((files) => files.layOut(plan, set, paper))
-      .then((sheets) => dispatch(edit({ kind: 'addSheets', sheets })).ok && done())
+      .then((laid) => dispatch(edit({ kind: 'addSheets', ...laid })).ok && done())
       .catch(sayWrong(dispatch))
       .finally(() => setBusy(false));
   };

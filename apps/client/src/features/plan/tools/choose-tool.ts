@@ -1,4 +1,4 @@
-import { type Hit, type Point, cornerAt, hitAt } from '@velvet-tape/core';
+import { type Hit, type Point, type ShownPart, cornerAt, hitAt, outOfReach, surfaceContains } from '@velvet-tape/core';
 import type { Selection } from '../plan-state';
 import { type Grip, gripAt, heldGrip, intentOfGrip, isStill, pushedPart } from './grips';
 import { chooseAll, rectangle, roomsWithin } from './lasso-tool';
@@ -27,7 +27,7 @@ export function chooseTool(bench: Bench): Tool {
       return state.kind === 'dragging' || state.kind === 'framing';
     },
     down(pointer) {
-      state = { kind: 'pressed', from: pointer, hit: hitAt(bench.floor(), pointer.at, pointer.reach) };
+      state = { kind: 'pressed', from: pointer, hit: withinReach(bench, pointer) };
     },
     move(pointer) {
       if (state.kind === 'idle') return;
@@ -80,6 +80,28 @@ export function chooseTool(bench: Bench): Tool {
       state = { kind: 'idle' };
     },
   };
+}
+
+/** The part of the plan that shows, or not, by what is hit. */
+const PART: Partial<Record<Hit['kind'], ShownPart>> = {
+  opening: 'openings',
+  solid: 'fixed',
+  stairs: 'stairs',
+  break: 'ceilings',
+  wall: 'walls',
+};
+
+/** What is under a finger, but for what the look of the plan locks or leaves out: that is as if it were not there. */
+function withinReach(bench: Bench, { at, reach }: Pointer): Hit {
+  const floor = bench.floor();
+  const hit = hitAt(floor, at, reach);
+  const out = outOfReach(bench.looks(), floor.plan.job.look);
+  const isOut = ({ kind }: Hit) => PART[kind] !== undefined && out.has(PART[kind]);
+  if (!isOut(hit)) return hit;
+  const wall: Hit | null = hit.kind === 'opening' ? { kind: 'wall', face: hit.face } : null;
+  if (wall && !isOut(wall)) return wall;
+  const room = floor.rooms.find(({ outline }) => surfaceContains(outline.rings, at));
+  return room ? { kind: 'room', room } : { kind: 'nothing' };
 }
 
 /** Where a dragged corner is caught, by anything but itself and the walls that hang on it. */

@@ -110,6 +110,7 @@ interface Holds<S> {
 const HOLDS: { readonly [K in Selection['kind']]: Holds<Extract<Selection, { kind: K }>> } = {
   nothing: {},
   underlay: {},
+  note: {},
   wall: {
     handle: (chosen, { floor, at, reach }) => {
       const face = faceByKey(floor, chosen.face);

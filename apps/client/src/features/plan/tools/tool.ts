@@ -1,4 +1,4 @@
-import type { DerivedFloor, Guide, Intent, Point } from '@velvet-tape/core';
+import type { DerivedFloor, Guide, Intent, Plan, Point } from '@velvet-tape/core';
 import type { Selection, ToolName } from '../plan-state';
 import type { ToolChoices } from '../tool-choices';
 import type { OtherFloor } from '../floors/other-floor';
@@ -50,6 +50,10 @@ export interface Bench {
   takeSeen(at: Point, reach: number): boolean;
   /** Why does the floor here count, or not? */
   ask(at: Point): void;
+  /** Height of body lettering as it is drawn, mm of the house. */
+  lettering(): number;
+  /** Looks of the job’s own. */
+  looks(): Pick<Plan, 'looks'>;
   /** Move the sheet under the finger, px. */
   pan(dx: number, dy: number): void;
   /** A room was drawn and wants a name. */

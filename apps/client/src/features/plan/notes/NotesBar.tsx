@@ -1,0 +1,100 @@
+import type { SignName } from '@velvet-tape/core';
+import { StyleSheet } from 'react-native';
+import { Text } from 'react-native-paper';
+import { BarButton } from '../../../ui/BarButton';
+import { useColours } from '../../../ui/theme';
+import { lent } from '../later/lent';
+import type { NoteChoice } from '../tool-choices';
+
+const { DropMenu, SIGNS, capital, edit, planActions, selectFloor, useAppDispatch, useAppSelector } = lent();
+
+const FORMS: readonly (readonly [NoteChoice, string, string])[] = [
+  ['line', 'Dimension', 'ruler-square'],
+  ['text', 'Text', 'format-text'],
+  ['arrow', 'Arrow', 'arrow-top-right'],
+  ['rule', 'Line', 'vector-line'],
+  ['angle', 'Angle', 'angle-right'],
+  ['radius', 'Radius', 'vector-radius'],
+  ['level', 'Level', 'view-sequential-outline'],
+];
+
+/** What to do with each. */
+const HOW: Readonly<Record<NoteChoice, string>> = {
+  line: 'Drag from what it begins at to what it ends at.',
+  text: 'Tap where it goes; drag from what it is about for a line to it.',
+  arrow: 'Drag to what it points at.',
+  rule: 'Drag it.',
+  angle: 'Tap a side, the corner, the other side.',
+  radius: 'Tap a curved wall.',
+  level: 'Tap where the floor is.',
+  sign: 'Tap where it goes.',
+};
+
+/** What is put on the plan, and strings that lay themselves. */
+export default function NotesBar() {
+  const dispatch = useAppDispatch();
+  const { note } = useAppSelector((state) => state.plan.choices);
+  const floor = useAppSelector(selectFloor);
+  const choose = (made: Partial<typeof note>) =>
+    dispatch(planActions.choicesMade({ note: { ...note, ...made, adding: false } }));
+  if (!floor) return null;
+  const on = floor.floor;
+  const strings = (kind: 'layStrings' | 'removeStrings', room: string | null) => () => {
+    const result = dispatch(edit({ kind, floor: on, room }));
+    if (result.ok && kind === 'layStrings')
+      dispatch(
+        planActions.said({
+          text: 'Strings are laid. They follow the plan; laid again they take in what was added.',
+          tone: 'said',
+        }),
+      );
+  };
+  const laid = new Set(Object.values(floor.plan.dimensions).flatMap((each) => (each.floor === on ? [each.laid] : [])));
+  const signs = Object.entries(SIGNS).flatMap(([, names]) => names as readonly SignName[]);
+  return (
+    <>
+      {FORMS.map(([form, label, icon]) => (
+        <BarButton key={form} label={label} icon={icon} chosen={note.form === form} onPress={() => choose({ form })} />
+      ))}
+      <DropMenu
+        icon="power-socket-eu"
+        label={note.form === 'sign' ? capital(note.sign) : 'Sign'}
+        says={note.form === 'sign' ? `Sign: ${note.sign}` : 'Sign'}
+        entries={signs.map((sign) => ({
+          title: capital(sign),
+          icon: note.form === 'sign' && note.sign === sign ? 'check' : 'blank',
+          onPress: () => choose({ form: 'sign', sign }),
+        }))}
+      />
+      <DropMenu
+        icon="arrow-expand-horizontal"
+        label="Strings"
+        says="Lay strings"
+        entries={[
+          { title: 'Round the house', onPress: strings('layStrings', null) },
+          ...floor.rooms.map(({ room }) => ({
+            title: `In ${room.name || 'the unnamed room'}`,
+            onPress: strings('layStrings', room.id),
+          })),
+          ...(laid.has('round')
+            ? [{ title: 'Take those round the house away', onPress: strings('removeStrings', null) }]
+            : []),
+          ...floor.rooms
+            .filter(({ room }) => laid.has(room.id))
+            .map(({ room }) => ({
+              title: `Take those in ${room.name || 'the unnamed room'} away`,
+              onPress: strings('removeStrings', room.id),
+            })),
+        ]}
+      />
+      <How text={HOW[note.form]} />
+    </>
+  );
+}
+
+function How({ text }: { text: string }) {
+  const colours = useColours();
+  return <Text style={[styles.how, { color: colours.inkSoft }]}>{text}</Text>;
+}
+
+const styles = StyleSheet.create({ how: { width: '100%', fontSize: 13.5, lineHeight: 17, paddingHorizontal: 4 } });

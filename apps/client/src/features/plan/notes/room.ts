@@ -1,0 +1,2 @@
+export { chosenNote } from './chosen-note';
+export { notesTool } from './notes-tool';
