@@ -43,7 +43,7 @@ export function drawFloorInParts(derived: DerivedFloor, asked: DrawingStyle): re
       FLOORS,
       rooms.map((room) => floorMark(room, style.without?.has('tints') ?? false)),
     ),
-    inOrder('hatched floors', style.without?.has('hatches') ? [] : drawFloorHatches(derived)),
+    inOrder('hatched floors', style.without?.has('hatches') ? [] : drawFloorHatches(derived, style.lettering)),
     apart(
       'chalk',
       chalk.map((wall) => chalkMark(network, wall)),

@@ -35,7 +35,10 @@ export function applyEdit(plan: Plan, intent: Intent, seed: string, rim: Readonl
   if (spoilt) return refused(spoilt);
   const draft = new Draft(plan, seed, rim);
   try {
-    const made = editOf(intent).run(draft, intent);
+    const own = editOf(intent);
+    // rooms of the core may come later than the plan
+    if (!own) return refused('What does that is not on this device yet. Try again in a moment, with a connection.');
+    const made = own.run(draft, intent);
     tidy(draft);
     const done = { ok: true as const, plan: draft.plan(), notes: draft.notes, made: made ?? null };
     const many = tooMany(done.plan);

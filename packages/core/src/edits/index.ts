@@ -3,8 +3,6 @@ export { bendOf } from './bend-wall';
 export { wallsToCarry } from './later';
 export * from './parts';
 export { type Intent, editName } from './registry';
-export { BREAK_NAMES, USUAL_BREAK } from './breaks';
-export { ROOF_FORMS, type RoofForm } from './roofs';
 export { footHeight, higherHeight } from './slopes';
 export { USUAL_SOLID } from './solids';
 export * from './repair';

@@ -1,5 +1,4 @@
 import { bendWallEdits } from './bend-wall';
-import { breaksEdits } from './breaks';
 import { bumpEdits } from './bump';
 import { closeEndEdits } from './close-end';
 import { drawBoxEdits } from './draw-box';
@@ -16,7 +15,6 @@ import { openingTypesEdits } from './opening-types';
 import { openingsEdits } from './openings';
 import { readingsEdits } from './readings';
 import { removeWallEdits } from './remove-wall';
-import { roofsEdits } from './roofs';
 import { roomsEdits } from './rooms';
 import { slopesEdits } from './slopes';
 import { solidsEdits } from './solids';
@@ -31,7 +29,6 @@ import type { Edit } from './edit';
 /** Everything a person can do to a plan. A new edit: its intent, what it does and its name in a file of its own, and a line here, or in `later`. */
 export const EDITS = {
   ...bendWallEdits,
-  ...breaksEdits,
   ...bumpEdits,
   ...closeEndEdits,
   ...drawBoxEdits,
@@ -47,7 +44,6 @@ export const EDITS = {
   ...openingsEdits,
   ...readingsEdits,
   ...removeWallEdits,
-  ...roofsEdits,
   ...roomsEdits,
   ...slopesEdits,
   ...solidsEdits,
@@ -68,14 +64,14 @@ export type Intent = Intents[keyof Intents];
 type Misfiled = { [K in keyof Intents]: Intents[K]['kind'] extends K ? never : K }[keyof Intents];
 true satisfies [Misfiled] extends [never] ? true : false;
 
-/** The edit an intent asks for. */
-export const editOf = <I extends Intent>({ kind }: I): Edit<I> =>
+/** The edit an intent asks for; nothing where it is one that comes later, and is not there yet. */
+export const editOf = <I extends Intent>({ kind }: I): Edit<I> | undefined =>
   (Object.hasOwn(EDITS, kind)
     ? EDITS[kind as keyof typeof EDITS]
-    : LATER_EDITS[kind as keyof typeof LATER_EDITS]) as unknown as Edit<I>;
+    : LATER_EDITS[kind as keyof typeof LATER_EDITS]) as unknown as Edit<I> | undefined;
 
 /** What an edit is called where it can be undone. */
 export function editName(intent: Intent): string {
-  const { name } = editOf(intent);
+  const name = editOf(intent)?.name ?? 'change';
   return typeof name === 'string' ? name : name(intent);
 }

@@ -115,15 +115,37 @@ const lastWall = lastFor<DerivedFloor['bodies'][number], readonly Mark[]>();
 const mark = (key: string, rings: Point[][]): readonly Mark[] =>
   rings.length === 0 ? [] : [{ kind: 'path', role: 'hatch.line', key, rings, closed: false }];
 
+/** Lines of a floor closer than this are a grey, and hide what is written on it: every second, third … is drawn then. Lettering heights. */
+const CLOSEST = 0.5;
+
+function coarser(family: Family, lettering: number): Family {
+  const times = Math.max(1, Math.ceil((CLOSEST * lettering) / family.apart));
+  if (times === 1) return family;
+  const { dash, later = 0 } = family;
+  return {
+    ...{ ...family, apart: family.apart * times, later: later * times },
+    ...(dash && { dash: [dash[0] * times, dash[1] * times] as const }),
+  };
+}
+
 /** How floors are covered, as far as it was said. */
-export const drawFloorHatches = ({ rooms }: DerivedFloor): Mark[] =>
+export const drawFloorHatches = ({ rooms }: DerivedFloor, lettering: number): Mark[] =>
   rooms.flatMap((room) => {
     const { hatch, id } = room.room;
     if (!hatch || room.standing.length === 0) return [];
-    return lastRoom(room, [hatch], () => {
+    return lastRoom(room, [hatch, lettering], () => {
       const [face] = [...room.faces].sort((a, b) => b.length - a.length);
       const d = face ? face.d : { x: 1, y: 0 };
-      return mark(`hatch of ${id}`, patternOf(FLOORS[hatch], room.standing, face?.a ?? room.label, d, 1));
+      return mark(
+        `hatch of ${id}`,
+        patternOf(
+          FLOORS[hatch].map((family) => coarser(family, lettering)),
+          room.standing,
+          face?.a ?? room.label,
+          d,
+          1,
+        ),
+      );
     });
   });
 

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { lazy, useEffect } from 'react';
 import { StyleSheet, View, useWindowDimensions } from 'react-native';
 import { ActivityIndicator, Button, Text } from 'react-native-paper';
+import { roomsCome } from '../../core-later/come';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { Part } from '../../ui/Part';
 import { lettering } from '../../ui/rem';
@@ -17,7 +18,7 @@ import { OpenEnds } from './OpenEnds';
 import { EmptySheet, PlanCanvas } from './PlanCanvas';
 import { Listing } from './later/Listing';
 import { Notice } from './Notice';
-import { bringNotes, wantsNotes } from './notes/notes-room';
+import { bringNotes, wantsNotes, wantsRooms } from './notes/notes-room';
 import { PartsBar } from './parts/PartsBar';
 import { PARTS } from './parts/parts';
 import { usePartInAddress } from './parts/use-part-in-address';
@@ -61,6 +62,11 @@ function useNotes(): void {
   useEffect(() => {
     if (wanted) dispatch(bringNotes);
   }, [dispatch, wanted]);
+  const rooms = useAppSelector(wantsRooms);
+  useEffect(() => {
+    // where they can't be had it is said when they are needed
+    if (rooms) roomsCome().catch(() => undefined);
+  }, [rooms]);
 }
 
 function useJobTitle(): void {

@@ -23,6 +23,24 @@ export interface Break {
   readonly note: string;
 }
 
+/** What a new one measures, mm (common practice, no source). */
+export const USUAL_BREAK: Record<
+  BreakForm,
+  { readonly width: number; readonly depth: number; readonly height: number }
+> = {
+  dormer: { width: 1500, depth: 1800, height: 2200 },
+  dropped: { width: 1200, depth: 600, height: 2100 },
+  beam: { width: 3000, depth: 200, height: 2200 },
+  step: { width: 1500, depth: 1200, height: 150 },
+};
+
+export const BREAK_NAMES: Record<BreakForm, string> = {
+  dormer: 'dormer',
+  dropped: 'dropped ceiling',
+  beam: 'beam',
+  step: 'step in the floor',
+};
+
 export const breakKind: Kind<Break, object> = {
   one: 'dormer, beam or step',
   many: 'dormers, beams and steps',

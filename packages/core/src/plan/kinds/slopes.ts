@@ -26,6 +26,9 @@ export interface Slope {
   readonly note: string;
 }
 
+export const ROOF_FORMS = ['mono', 'gable', 'hip', 'mansard'] as const;
+export type RoofForm = (typeof ROOF_FORMS)[number];
+
 /** Between these a ceiling slopes, degrees; at 0 it is flat, at 90 it is a wall. */
 export const PITCHES = { least: 1, most: 85 } as const;
 

@@ -5,6 +5,7 @@ import { later, piece } from '../later/later';
 import { Quiet } from '../../../ui/Part';
 import { SwingControl } from '../openings/SwingControl';
 import { OpeningTiles, turns } from '../openings/opening-tiles';
+import { ofNotes } from '../notes/notes-room';
 import type { Panel, Selection } from '../plan-state';
 import { RoomCard } from '../RoomCard';
 import {
@@ -66,10 +67,10 @@ const BreakTiles = later(() => import('../ceilings/BreakTiles'));
 const StairsChecks = later(() => import('../stairs/StairsChecks'));
 const StairsForm = later(() => import('../stairs/StairsForm'));
 
-const NoteTiles = later(() => import('../notes/NoteTiles'));
-const RoomLabel = later(() => import('../notes/RoomLabel'));
-const WallHatch = later(() => import('../notes/WallHatch'));
-const Marked = piece(() => import('../notes/NoteMarks'));
+const NoteTiles = later(() => ofNotes('NoteTiles'));
+const RoomLabel = later(() => ofNotes('RoomLabel'));
+const WallHatch = later(() => ofNotes('WallHatch'));
+const Marked = piece(() => ofNotes('NoteMarks'));
 const NoteMarks = (props: MarksProps<Of<'note'>>) => (
   <Quiet>
     <Marked {...props} />

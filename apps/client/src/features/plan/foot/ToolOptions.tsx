@@ -6,6 +6,7 @@ import { BarButton } from '../../../ui/BarButton';
 import { capital } from '../../../ui/capital';
 import { useColours } from '../../../ui/theme';
 import { later } from '../later/later';
+import { ofNotes } from '../notes/notes-room';
 import { planActions } from '../plan-slice';
 import { selectFloor } from '../selectors';
 import { followOn, outlinesBeside } from '../sketching/follow';
@@ -47,7 +48,7 @@ const STAIRS = [
   ['Ramp', 'ramp', 'slope-uphill'],
 ] as const;
 
-const NotesBar = later(() => import('../notes/NotesBar'));
+const NotesBar = later(() => ofNotes('NotesBar'));
 const AreaWords = later(() => import('../areas/AreaWords'));
 
 /** What can be chosen about the tool in hand. */

@@ -186,7 +186,7 @@ function WhatShows() {
   const dispatch = useAppDispatch();
   return (
     <IconButton
-      icon="eye-settings-outline"
+      icon="eye-outline"
       accessibilityLabel="What shows"
       onPress={() => dispatch(planActions.listed('looks'))}
       style={styles.icon}

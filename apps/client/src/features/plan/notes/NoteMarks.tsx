@@ -1,4 +1,3 @@
-import { pathData } from '@velvet-tape/formats';
 import type { DerivedFloor, Mark } from '@velvet-tape/core';
 import type { ReactElement } from 'react';
 import { laterRooms } from '../../../core-later/to-come';
@@ -7,7 +6,7 @@ import type { HouseColours } from '../../../ui/theme';
 import { lent } from '../later/lent';
 import { pointsOf } from './chosen-note';
 
-const { THIN, useAppSelector } = lent();
+const { THIN, pathData, useAppSelector } = lent();
 
 interface Props {
   floor: DerivedFloor;

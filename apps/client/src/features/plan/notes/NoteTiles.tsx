@@ -228,7 +228,7 @@ function AnnotationTiles({ annotation }: { annotation: Annotation }) {
             dense
             multiline={form === 'text'}
             autoFocus={text === UNWRITTEN}
-            label={form === 'text' ? 'Text' : 'Letters in it'}
+            {...(form === 'sign' ? { label: 'Letters in it' } : { placeholder: 'What is to be written' })}
             accessibilityLabel={form === 'text' ? 'Text' : 'Letters in the sign'}
             value={words}
             maxLength={form === 'text' ? 500 : 4}
@@ -250,7 +250,7 @@ function AnnotationTiles({ annotation }: { annotation: Annotation }) {
         )}
         {form === 'text' && (
           <BarButton
-            icon="arrow-top-right"
+            icon="arrow-right-top"
             label={to ? 'No line to it' : 'Line to a place'}
             onPress={() => change({ to: to ? null : { x: at.x - 600, y: at.y + 600 } })}
           />

@@ -1,7 +1,7 @@
 import type { SignName } from '@velvet-tape/core';
-import { StyleSheet } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { BarButton } from '../../../ui/BarButton';
+import { Tile, Tiles } from '../../../ui/Tile';
 import { useColours } from '../../../ui/theme';
 import { lent } from '../later/lent';
 import type { NoteChoice } from '../tool-choices';
@@ -9,11 +9,14 @@ import type { NoteChoice } from '../tool-choices';
 const { DropMenu, SIGNS, capital, edit, planActions, selectFloor, useAppDispatch, useAppSelector } = lent();
 
 const FORMS: readonly (readonly [NoteChoice, string, string])[] = [
-  ['line', 'Dimension', 'ruler-square'],
-  ['text', 'Text', 'format-text'],
-  ['arrow', 'Arrow', 'arrow-top-right'],
+  ['line', 'Dimension', 'ruler'],
+  ['text', 'Text', 'format-title'],
+  ['arrow', 'Arrow', 'arrow-right-top'],
   ['rule', 'Line', 'vector-line'],
-  ['angle', 'Angle', 'angle-right'],
+];
+/** Those one needs now and then. */
+const MORE: readonly (readonly [NoteChoice, string, string])[] = [
+  ['angle', 'Angle', 'angle-acute'],
   ['radius', 'Radius', 'vector-radius'],
   ['level', 'Level', 'view-sequential-outline'],
 ];
@@ -50,45 +53,61 @@ export default function NotesBar() {
       );
   };
   const laid = new Set(Object.values(floor.plan.dimensions).flatMap((each) => (each.floor === on ? [each.laid] : [])));
+  const more = MORE.find(([form]) => form === note.form);
   const signs = Object.entries(SIGNS).flatMap(([, names]) => names as readonly SignName[]);
   return (
-    <>
-      {FORMS.map(([form, label, icon]) => (
-        <BarButton key={form} label={label} icon={icon} chosen={note.form === form} onPress={() => choose({ form })} />
-      ))}
-      <DropMenu
-        icon="power-socket-eu"
-        label={note.form === 'sign' ? capital(note.sign) : 'Sign'}
-        says={note.form === 'sign' ? `Sign: ${note.sign}` : 'Sign'}
-        entries={signs.map((sign) => ({
-          title: capital(sign),
-          icon: note.form === 'sign' && note.sign === sign ? 'check' : 'blank',
-          onPress: () => choose({ form: 'sign', sign }),
-        }))}
-      />
-      <DropMenu
-        icon="arrow-expand-horizontal"
-        label="Strings"
-        says="Lay strings"
-        entries={[
-          { title: 'Round the house', onPress: strings('layStrings', null) },
-          ...floor.rooms.map(({ room }) => ({
-            title: `In ${room.name || 'the unnamed room'}`,
-            onPress: strings('layStrings', room.id),
-          })),
-          ...(laid.has('round')
-            ? [{ title: 'Take those round the house away', onPress: strings('removeStrings', null) }]
-            : []),
-          ...floor.rooms
-            .filter(({ room }) => laid.has(room.id))
-            .map(({ room }) => ({
-              title: `Take those in ${room.name || 'the unnamed room'} away`,
-              onPress: strings('removeStrings', room.id),
+    <View style={styles.all}>
+      <Tiles>
+        {FORMS.map(([form, label, icon]) => (
+          <Tile key={form} label={label} icon={icon} chosen={note.form === form} onPress={() => choose({ form })} />
+        ))}
+        <DropMenu
+          tile
+          icon="home-group"
+          label={note.form === 'sign' ? capital(note.sign) : 'Sign'}
+          says={note.form === 'sign' ? `Sign: ${note.sign}` : 'Sign'}
+          entries={signs.map((sign) => ({
+            title: capital(sign),
+            icon: note.form === 'sign' && note.sign === sign ? 'check' : 'blank',
+            onPress: () => choose({ form: 'sign', sign }),
+          }))}
+        />
+        <DropMenu
+          tile
+          icon={more?.[2] ?? 'dots-horizontal'}
+          label={more?.[1] ?? 'More'}
+          says="Angles, radii, levels"
+          entries={MORE.map(([form, title]) => ({
+            title,
+            icon: note.form === form ? 'check' : 'blank',
+            onPress: () => choose({ form }),
+          }))}
+        />
+        <DropMenu
+          tile
+          icon="arrow-expand-horizontal"
+          label="Strings"
+          says="Lay strings"
+          entries={[
+            { title: 'Round the house', onPress: strings('layStrings', null) },
+            ...floor.rooms.map(({ room }) => ({
+              title: `In ${room.name || 'the unnamed room'}`,
+              onPress: strings('layStrings', room.id),
             })),
-        ]}
-      />
+            ...(laid.has('round')
+              ? [{ title: 'Take those round the house away', onPress: strings('removeStrings', null) }]
+              : []),
+            ...floor.rooms
+              .filter(({ room }) => laid.has(room.id))
+              .map(({ room }) => ({
+                title: `Take those in ${room.name || 'the unnamed room'} away`,
+                onPress: strings('removeStrings', room.id),
+              })),
+          ]}
+        />
+      </Tiles>
       <How text={HOW[note.form]} />
-    </>
+    </View>
   );
 }
 
@@ -97,4 +116,7 @@ function How({ text }: { text: string }) {
   return <Text style={[styles.how, { color: colours.inkSoft }]}>{text}</Text>;
 }
 
-const styles = StyleSheet.create({ how: { width: '100%', fontSize: 13.5, lineHeight: 17, paddingHorizontal: 4 } });
+const styles = StyleSheet.create({
+  all: { width: '100%' },
+  how: { width: '100%', fontSize: 13.5, lineHeight: 17, paddingHorizontal: 4 },
+});

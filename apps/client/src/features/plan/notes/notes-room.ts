@@ -13,6 +13,12 @@ export interface NotesRoom {
 
 let room: NotesRoom | null = null;
 
+type Parts = Omit<typeof import('./room'), keyof NotesRoom>;
+
+/** A part of what is shown of notes. */
+export const ofNotes = <N extends keyof Parts>(name: N): Promise<{ default: Parts[N] }> =>
+  import('./room').then((own) => ({ default: own[name] }));
+
 /** Has this plan something written on it, or is something about to be? */
 export const wantsNotes = ({ plan: { plan, tool } }: RootState): boolean =>
   plan !== null &&
@@ -20,6 +26,10 @@ export const wantsNotes = ({ plan: { plan, tool } }: RootState): boolean =>
     [plan.dimensions, plan.annotations].some((all) => Object.keys(all).length > 0) ||
     Object.values(plan.rooms).some(({ hatch }) => hatch) ||
     Object.values(plan.walls).some(({ hatch }) => hatch));
+
+/** Is there something in this plan, or in hand, that edits which come later are for? */
+export const wantsRooms = ({ plan: { plan, tool } }: RootState): boolean =>
+  plan !== null && (tool === 'ceiling' || Object.keys(plan.slopes).length + Object.keys(plan.breaks).length > 0);
 
 export const bringNotes: Command = (dispatch) => {
   if (room) return;

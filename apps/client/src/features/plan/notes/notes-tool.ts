@@ -97,8 +97,8 @@ export function notesTool(bench: Bench): Tool {
     const to = caught(pointer);
     const on = floor().floor;
     if (form === 'line') {
-      const row = offFace(bench, from, to);
-      make({ kind: 'addDimension', floor: on, form, row, points: [from.stand, to.stand] }, 'dimensions');
+      const line = { row: offFace(bench, from, to), turn: wayOf(bench, from, to) };
+      make({ kind: 'addDimension', floor: on, form, ...line, points: [from.stand, to.stand] }, 'dimensions');
     } else if (form === 'text')
       // from what is meant to where it is written
       make({ kind: 'addAnnotation', floor: on, form, at: pointer.at, to: from.at, text: UNWRITTEN }, 'annotations');
@@ -163,6 +163,29 @@ export function notesTool(bench: Bench): Tool {
 const DRAWN: readonly string[] = ['line', 'text', 'arrow', 'rule'];
 
 const inSteps = (mm: number) => Math.round(mm / STEP) * STEP;
+
+/** Drawn this near to square to a wall, along one, level or upright, distances are taken so, degrees. */
+const STRAIGHT = 7;
+/** Nearer than this it is so by itself, and goes along when the wall turns. */
+const BY_ITSELF = 0.02;
+
+/** Which way distances are taken between two points that were drawn a little off: degrees; null: straight from one to the other. */
+function wayOf(bench: Bench, from: Anchored, to: Anchored): number | null {
+  const { network, openings } = bench.floor();
+  const drawn = degreesOf(from.at, to.at);
+  const walls = [from.stand, to.stand].flatMap((stand) => {
+    if (stand.kind === 'free') return [];
+    const wall = stand.kind === 'wall' ? stand.wall : openings.find(({ id }) => id === stand.opening)?.wall;
+    if (wall === undefined) return [];
+    const { course } = network.half(wall, true);
+    return [degreesOf(course.a, course.b), degreesOf(course.a, course.b) + 90];
+  });
+  const ways = [...walls, 0, 90].map((way) => ({ way, off: ((((drawn - way + 90) % 180) + 180) % 180) - 90 }));
+  const [best] = ways.sort((a, b) => Math.abs(a.off) - Math.abs(b.off));
+  return !best || Math.abs(best.off) > STRAIGHT || Math.abs(best.off) < BY_ITSELF ? null : drawn - best.off;
+}
+
+const degreesOf = (a: Point, b: Point) => (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI;
 
 /** A line along a face stands off it, on its own side; any other lies where it was drawn. Rows. */
 function offFace(bench: Bench, { stand, at }: Anchored, to: Anchored): number {

@@ -1,36 +1,18 @@
-import { edit } from './edit';
-import type { PlaceOnFace } from './parts';
-import { deriveFloor } from '../derived';
-import type { Point } from '../geometry';
-import { type Draft, Refusal } from '../plan/draft';
-import type { Break, BreakForm, EitherStand, Id } from '../plan/plan';
-import { surfaceContains } from '../rooms';
-import { faceAt } from '../snapping';
-import { formatLength } from '../units';
-import { requireFace, requirePositive } from './require';
-import { requireHeadroom } from './require-headroom';
-import { standOn } from './solids';
+import { edit } from '../edit';
+import type { PlaceOnFace } from '../parts';
+import { deriveFloor } from '../../derived';
+import type { Point } from '../../geometry';
+import { type Draft, Refusal } from '../../plan/draft';
+import { BREAK_NAMES, type Break, type BreakForm, type EitherStand, type Id, USUAL_BREAK } from '../../plan/plan';
+import { surfaceContains } from '../../rooms';
+import { faceAt } from '../../snapping';
+import { formatLength } from '../../units';
+import { requireFace, requirePositive } from '../require';
+import { requireHeadroom } from '../require-headroom';
+import { standOn } from '../solids';
 
 /** Put down this close to a wall it leans on it, mm. */
 const LEANS = 400;
-
-/** What a new one measures, mm (common practice, no source). */
-export const USUAL_BREAK: Record<
-  BreakForm,
-  { readonly width: number; readonly depth: number; readonly height: number }
-> = {
-  dormer: { width: 1500, depth: 1800, height: 2200 },
-  dropped: { width: 1200, depth: 600, height: 2100 },
-  beam: { width: 3000, depth: 200, height: 2200 },
-  step: { width: 1500, depth: 1200, height: 150 },
-};
-
-export const BREAK_NAMES: Record<BreakForm, string> = {
-  dormer: 'dormer',
-  dropped: 'dropped ceiling',
-  beam: 'beam',
-  step: 'step in the floor',
-};
 
 export interface AddBreak {
   readonly kind: 'addBreak';

@@ -1,16 +1,13 @@
-import { edit } from './edit';
-import { type WallFace, deriveFloor } from '../derived';
-import { cross, dot } from '../geometry';
-import { type Draft, Refusal } from '../plan/draft';
-import type { Id, Value } from '../plan/plan';
-import { formatLength } from '../units';
-import { dropWithAll } from '../plan/footing';
-import { acrossFrom, putHeight, putSlope, requirePitch, requireRising, requireRoomOf } from './slopes';
-import { requireFace, requirePositive } from './require';
-import { requireHeadroom } from './require-headroom';
-
-export const ROOF_FORMS = ['mono', 'gable', 'hip', 'mansard'] as const;
-export type RoofForm = (typeof ROOF_FORMS)[number];
+import { edit } from '../edit';
+import { type WallFace, deriveFloor } from '../../derived';
+import { cross, dot } from '../../geometry';
+import { type Draft, Refusal } from '../../plan/draft';
+import type { Id, RoofForm, Value } from '../../plan/plan';
+import { formatLength } from '../../units';
+import { dropWithAll } from '../../plan/footing';
+import { acrossFrom, putHeight, putSlope, requirePitch, requireRising, requireRoomOf } from '../slopes';
+import { requireFace, requirePositive } from '../require';
+import { requireHeadroom } from '../require-headroom';
 
 /** A roof over all rooms of a floor: slopes that rise from outer walls. */
 export interface AddRoof {
