@@ -17,19 +17,22 @@ test('a builder’s set on A3: put in order, another paper, a part more; all as 
   await expect(page.getByText(/^A sheet is a page at a true scale/)).toBeVisible();
   await key(page, 'Paper A3').click();
   await key(page, /^Builder’s set/).click();
-  await expect(key(page, /^Sheet \d, /)).toHaveCount(6);
+  await expect(key(page, /^Sheet \d, /)).toHaveCount(7);
   const [pdf] = await Promise.all([page.waitForEvent('download'), key(page, 'All sheets as PDF').click()]);
   const path = await pdf.path();
-  expect(run('pdfinfo', path)).toMatch(/Pages: +6/);
+  expect(run('pdfinfo', path)).toMatch(/Pages: +7/);
   const text = run('pdftotext', '-layout', path, '-');
   for (const words of [
     'Ground floor, 1:50',
     'Doors and windows, Ground floor',
     'Opening in the wall',
     'W0.1',
-    '6 of 6',
+    '7 of 7',
+    // the plan has strings round it, each floor is cut
+    'Section, Ground floor, 1:50',
   ])
     expect(text).toContain(words);
+  expect(text).toMatch(/≈ 11\.7\d\d/);
 
   // the schedules of the upper floor first; then upright on A2, with the areas of the house
   await key(page, 'Sheet 6, Schedules, Upper floor, A3 across. Open').click();
@@ -39,7 +42,7 @@ test('a builder’s set on A3: put in order, another paper, a part more; all as 
   await key(page, 'Upright').click();
   const sheet = page.getByTestId('page');
   await expect(sheet.locator('svg[viewBox="0 0 420 594"]')).toBeVisible();
-  await expect(sheet.locator('svg').getByText('1 of 6')).toBeAttached();
+  await expect(sheet.locator('svg').getByText('1 of 7')).toBeAttached();
   await key(page, 'Put on it').click();
   await key(page, 'Walls of a room, from inside').click();
   await page.getByRole('menuitem', { name: 'Waiting room' }).click();
@@ -60,7 +63,7 @@ test('a builder’s set on A3: put in order, another paper, a part more; all as 
   await key(page, 'Done').click();
   await key(page, 'Page').click();
   await key(page, 'Remove sheet Schedules, Upper floor').click();
-  await expect(key(page, /^Sheet \d, /)).toHaveCount(5);
+  await expect(key(page, /^Sheet \d, /)).toHaveCount(6);
 
   // pictures take longer: they can be stopped, and made after all
   await key(page, 'All sheets as PNG, 300 dots to the inch').click();
@@ -72,7 +75,7 @@ test('a builder’s set on A3: put in order, another paper, a part more; all as 
     key(page, 'All sheets as JPEG, 150 dots to the inch').click(),
   ]);
   const files = unzipSync(new Uint8Array(readFileSync(await zip.path())));
-  expect(Object.keys(files)).toHaveLength(5);
+  expect(Object.keys(files)).toHaveLength(6);
   expect(Object.keys(files)[1]).toBe('Ferry-House-2-Ground-floor.jpg');
 
   // through the printer: each page has the size of its sheet, and nothing of the application is on it
@@ -84,7 +87,7 @@ test('a builder’s set on A3: put in order, another paper, a part more; all as 
     };
   });
   await key(page, 'Print all sheets').click();
-  await expect(page.locator('#printed-sheets svg')).toHaveCount(5);
+  await expect(page.locator('#printed-sheets svg')).toHaveCount(6);
   const printed = info.outputPath('printed.pdf');
   writeFileSync(printed, await page.pdf({ preferCSSPageSize: true }));
   expect(run('pdfinfo', '-l', '9', printed)).toMatch(/Page +2 size: +119[01]\.\d+ x 84[12]\.\d+ pts/);

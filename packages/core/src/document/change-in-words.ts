@@ -79,6 +79,6 @@ type Fields = Readonly<Record<string, unknown>>;
 
 function jobFields(before: JobDetails, after: JobDetails): string {
   const names = Object.entries(OF_JOB) as [keyof typeof OF_JOB, string][];
-  const changed = names.filter(([field]) => before[field] !== after[field]).map(([, says]) => says);
+  const changed = names.filter(([field]) => !sameEntity(before[field], after[field])).map(([, says]) => says);
   return [...changed, ...(sameEntity(before.usual, after.usual) ? [] : ['the usual sizes'])].join(', ');
 }
