@@ -16,7 +16,8 @@ test('every sign that is named anywhere is there', () => {
       /(?:icon|source|leadingIcon)[=:]\s*(\{[^}]*\}|'[^']*'|"[^"]*"|[^,\n]*\?[^,\n]*)/g,
     ))
       for (const [, name] of given!.matchAll(/['"]([a-z][a-z0-9-]*)['"]/g)) named.add(name!);
-  for (const word of ['stretch', 'clockwise', 'round', 'settings', 'several', 'left', 'above', 'sign']) named.delete(word);
+  for (const word of ['stretch', 'clockwise', 'round', 'settings', 'several', 'left', 'above', 'sign'])
+    named.delete(word);
   expect(named.size).toBeGreaterThan(60);
   expect([...named].filter((name) => !ICONS.has(name))).toEqual([]);
 });

@@ -34,6 +34,8 @@ const LAYERS = {
   DIMENSIONS: Colors.Red,
   CHECKS: Colors.Red,
   CEILINGS: Colors.Blue,
+  NOTES: Colors.Magenta,
+  HATCHES: Colors.Cyan,
 } as const;
 type Layer = keyof typeof LAYERS;
 
@@ -48,10 +50,15 @@ const OF_ROLE: Readonly<Record<string, Layer>> = {
     dimension: 'DIMENSIONS',
     open: 'CHECKS',
   },
-  ...{ ceiling: 'CEILINGS', break: 'CEILINGS' },
+  ...{ ceiling: 'CEILINGS', break: 'CEILINGS', note: 'NOTES', hatch: 'HATCHES' },
 };
-const layerOf = (role: Role): Layer =>
-  role === 'dimension.check' ? 'CHECKS' : (new Map(Object.entries(OF_ROLE)).get(role.split('.')[0]!) ?? 'NAMES');
+const layerOf = (role: Role, key: string): Layer =>
+  // dimension lines that were put on the plan are on the layer of lengths
+  key.startsWith('dimension-line ')
+    ? 'DIMENSIONS'
+    : role === 'dimension.check'
+      ? 'CHECKS'
+      : (new Map(Object.entries(OF_ROLE)).get(role.split('.')[0]!) ?? 'NAMES');
 
 /** Height of body lettering, mm of the house: 2.5 mm at 1:50. */
 const LETTERING = 125;
@@ -101,7 +108,12 @@ type Target = Pick<DxfWriter, 'addLWPolyline' | 'addArc' | 'addText'>;
 
 /** A wall without what openings take out of it. */
 function cutAt(mark: Mark, gaps: readonly Ring[]): Mark {
-  if (mark.kind !== 'path' || mark.role !== 'wall.cut' || mark.rings.flat().some(({ bulge }) => bulge)) return mark;
+  if (
+    mark.kind !== 'path' ||
+    (mark.role !== 'wall.cut' && mark.role !== 'wall.hatched') ||
+    mark.rings.flat().some(({ bulge }) => bulge)
+  )
+    return mark;
   const rings = difference(mark.rings, gaps);
   return rings.length > 0 ? { ...mark, rings } : mark;
 }
@@ -118,7 +130,7 @@ function addBlock(dxf: DxfWriter, name: string, marks: readonly Mark[], by: Poin
 /** One mark, moved; y up, as in DXF: what turned clockwise to the eye still does. */
 function add(target: Target, mark: Mark, by: Point): void {
   const at = (p: Point): Point => ({ x: p.x + by.x, y: -(p.y + by.y) });
-  const layerName = layerOf(mark.role);
+  const layerName = layerOf(mark.role, mark.key);
   switch (mark.kind) {
     case 'path':
       for (const ring of mark.rings) {

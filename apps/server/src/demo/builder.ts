@@ -7,6 +7,7 @@ import {
   type Plan,
   type Point,
   type RoomColour,
+  type SignName,
   type Sheet,
   type StairChange,
   type Value,
@@ -67,6 +68,20 @@ export class DemoBuilder {
     const read = parseLength(text, this.made.job.units === 'metric' ? 'm' : 'ft');
     if (!read.ok) throw new Error(`The demo can't be built: ${text}: ${read.reason}`);
     return { value: read.mm, unit: read.unit };
+  }
+
+  /** What is to be known of a place, with a line to it. */
+  write(text: string, at: Point, to: Point): void {
+    this.do({ kind: 'addAnnotation', floor: this.floor, form: 'text', at, to, text });
+  }
+
+  sign(sign: SignName, at: Point, turn = 0): void {
+    this.do({ kind: 'addAnnotation', floor: this.floor, form: 'sign', at, turn, sign });
+  }
+
+  /** What a floor is covered with. */
+  covered(room: string, covering: string): void {
+    this.do({ kind: 'changeLabel', room, to: { covering } });
   }
 
   /** The sheets of a set, as anybody lays them out. */

@@ -131,6 +131,11 @@ export function ferryHouse(cellar: PictureOnPaper): { id: string; plan: Plan } {
     { width: 700, risers: 11, going: 190, turn: 270, open: true, nosing: 30, rail: 'left' },
   );
   upperFloor(build, { hall, waiting, kitchen });
+  build.goTo('ground');
+  build.covered(waiting, 'Oak boards');
+  build.covered(kitchen, 'Quarry tiles');
+  build.write('Damp to 0.60 m', { x: 5250, y: 6700 }, { x: bottomLeft.x + 350, y: bottomLeft.y - 60 });
+  build.sign('double socket', { x: 420, y: 4900 }, 90);
   build.sheets('listing plan', 'A3');
   return { id: 'ferry-house', plan: build.plan };
 }

@@ -35,6 +35,8 @@ export function boxOf(
 /** Two turned rectangles overlap unless a direction of one of their sides parts them. */
 export function overlap(a: LetterBox, b: LetterBox): boolean {
   const off = { x: b.at.x - a.at.x, y: b.at.y - a.at.y };
+  const far = a.far + b.far;
+  if (Math.abs(off.x) > far || Math.abs(off.y) > far) return false;
   return [a.d, across(a.d), b.d, across(b.d)].every(
     (axis) => Math.abs(dot(off, axis)) < reach(a, axis) + reach(b, axis),
   );

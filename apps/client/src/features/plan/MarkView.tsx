@@ -67,11 +67,11 @@ function screenPainter(colours: HouseColours, lettering: number): Painter<ReactN
       );
     },
     arc: (mark, style) => <Path d={arcData(mark)} fill="none" {...line(style.line)} {...THIN} />,
-    text: ({ at, turn, key, size, text }, style) => (
+    text: ({ at, turn, key, size, text, align }, style) => (
       <G transform={`translate(${at.x} ${at.y}) rotate(${turn})`}>
         <Text
           testID={key}
-          textAnchor="middle"
+          textAnchor={align === 'left' ? 'start' : align === 'right' ? 'end' : 'middle'}
           dy={lettering * size * 0.35}
           fontSize={lettering * size}
           fontFamily={style.text?.face === 'title' ? FONTS.serif : FONTS.sans}

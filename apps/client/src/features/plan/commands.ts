@@ -7,7 +7,7 @@ import { edit } from './edit';
 import { keepEntryUnit, nextEntryUnit } from './entry-unit';
 import { planActions } from './plan-slice';
 import type { ToolName } from './plan-state';
-import { houseBox, selectFace, selectFloor, selectRoom, selectTyped } from './selectors';
+import { besideHouse, houseBox, selectFace, selectFloor, selectRoom, selectTyped } from './selectors';
 import { nextAlong } from './openings/reading-along';
 import { sayMisclosure } from './readings/say';
 import { likelierThanTyped } from './readings/unlikely';
@@ -126,7 +126,7 @@ export const loosen: Command = (dispatch, getState) => {
 };
 
 export const fitAll: Command = (dispatch, getState) => {
-  dispatch(viewActions.fitted({ box: houseBox(getState()) }));
+  dispatch(viewActions.fitted({ box: houseBox(getState()), ...besideHouse(getState()) }));
 };
 
 /** Another floor, all of it in view. */

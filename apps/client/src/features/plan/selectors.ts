@@ -60,6 +60,16 @@ export function houseBox(state: RootState): Box | null {
   );
 }
 
+/** What three strings round the house take, px; on a sheet narrower than this they would leave no house. */
+const STRINGS = 125;
+const ROOM_FOR_STRINGS = 600;
+
+/** The sheet that is wanted round the house: for strings, where they were laid. */
+export function besideHouse({ plan: { plan, floor }, view }: RootState): { margin?: number } {
+  const strung = Object.values(plan?.dimensions ?? {}).some((each) => each.floor === floor && each.laid === 'round');
+  return strung && view.width > ROOM_FOR_STRINGS ? { margin: STRINGS } : {};
+}
+
 /** Sizes that may be nothing. */
 const MAY_BE_ZERO: readonly Field[] = [
   'sill',

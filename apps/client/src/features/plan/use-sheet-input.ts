@@ -7,7 +7,7 @@ import { listenToPointers, pointOn } from '../../ui/pointer-listeners';
 import { useDropTarget } from './openings/drop-targets';
 import type { ToolName } from './plan-state';
 import { notesTool } from './notes/notes-room';
-import { houseBox, selectFloor } from './selectors';
+import { besideHouse, houseBox, selectFloor } from './selectors';
 import { sheetBench } from './sheet-bench';
 import { kindOf } from './sketching/proposal';
 import { viewOfWalk } from './sketching/walk-commands';
@@ -146,6 +146,7 @@ export function useSheetInput(host: React.RefObject<View | null>): void {
           width: element.clientWidth,
           height: element.clientHeight,
           ...(walking ? viewOfWalk(proposal) : { box }),
+          ...besideHouse(getState()),
           ...(drawsBeside(inHand) && box && { margin: ROOM_BESIDE }),
           hold: isDrawn(getState()),
           dragged: getState().plan.preview !== null,

@@ -83,7 +83,7 @@ export { inWords } from '../../../ui/in-words';
 export { Calm } from '../Calm';
 export { remove } from '../chosen/kinds';
 export { SideTiles, UnderlayPanel, useSides } from '../chosen/parts';
-export { goToFace, goToFloor, takeTool } from '../commands';
+export { fitAll, goToFace, goToFloor, takeTool } from '../commands';
 export { useAreas } from '../areas/use-areas';
 export {
   download,
@@ -172,3 +172,4 @@ export { WorkBar } from '../underlay/WorkBar';
 export { WalkClosing, WalkList } from '../walk/pieces';
 export { ZoomButtons } from '../ZoomButtons';
 export { Listing } from './Listing';
+export { LETTERING, letteringStep } from '../viewport';

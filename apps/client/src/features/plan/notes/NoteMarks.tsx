@@ -6,7 +6,7 @@ import type { HouseColours } from '../../../ui/theme';
 import { lent } from '../later/lent';
 import { pointsOf } from './chosen-note';
 
-const { THIN, pathData, useAppSelector } = lent();
+const { LETTERING, THIN, letteringStep, pathData, useAppSelector } = lent();
 
 interface Props {
   floor: DerivedFloor;
@@ -19,7 +19,7 @@ export default function NoteMarks({ floor, colours, px }: Props): ReactElement |
   const chosen = useAppSelector((state) => state.plan.selection);
   if (chosen.kind !== 'note') return null;
   const { annotationsOn, drawAnnotation, drawnDimensions, placeOf } = laterRooms();
-  const lettering = 13 * px;
+  const lettering = LETTERING / letteringStep(1 / px);
   const annotation = annotationsOn(floor).find(({ id }) => id === chosen.id);
   const marks: readonly Mark[] = annotation
     ? drawAnnotation(annotation, lettering)

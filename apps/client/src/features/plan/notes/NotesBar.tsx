@@ -6,7 +6,7 @@ import { useColours } from '../../../ui/theme';
 import { lent } from '../later/lent';
 import type { NoteChoice } from '../tool-choices';
 
-const { DropMenu, SIGNS, capital, edit, planActions, selectFloor, useAppDispatch, useAppSelector } = lent();
+const { DropMenu, SIGNS, capital, edit, fitAll, planActions, selectFloor, useAppDispatch, useAppSelector } = lent();
 
 const FORMS: readonly (readonly [NoteChoice, string, string])[] = [
   ['line', 'Dimension', 'ruler'],
@@ -44,7 +44,9 @@ export default function NotesBar() {
   const on = floor.floor;
   const strings = (kind: 'layStrings' | 'removeStrings', room: string | null) => () => {
     const result = dispatch(edit({ kind, floor: on, room }));
-    if (result.ok && kind === 'layStrings')
+    if (!result.ok) return;
+    if (room === null) dispatch(fitAll);
+    if (kind === 'layStrings')
       dispatch(
         planActions.said({
           text: 'Strings are laid. They follow the plan; laid again they take in what was added.',
@@ -63,7 +65,7 @@ export default function NotesBar() {
         ))}
         <DropMenu
           tile
-          icon="home-group"
+          icon="label-outline"
           label={note.form === 'sign' ? capital(note.sign) : 'Sign'}
           says={note.form === 'sign' ? `Sign: ${note.sign}` : 'Sign'}
           entries={signs.map((sign) => ({

@@ -41,9 +41,26 @@ export default function PlanOutline() {
     says: `${on.stair.form === 'stairs' ? 'Stairs' : capital(on.stair.form)} ${on.fromAbove ? 'down' : 'up'}, ${stepsInWords(on, units)}`,
     choose: () => dispatch(planActions.selected({ kind: 'stairs', id: on.stair.id })),
   }));
+  const { dimensions, annotations } = floor.plan;
+  const notes = [
+    ...Object.values(dimensions).map(({ id, floor: on, form, laid }) => ({
+      ...{ id, on, of: 'dimensions' as const },
+      says: laid ? 'String of dimensions' : `Dimension: ${form}`,
+    })),
+    ...Object.values(annotations).map(({ id, floor: on, form, text, sign }) => ({
+      ...{ id, on, of: 'annotations' as const },
+      says: `Note: ${text || sign || form}`,
+    })),
+  ]
+    .filter(({ on }) => on === floor.floor)
+    .map(({ id, of, says }) => ({
+      key: id,
+      says,
+      choose: () => dispatch(planActions.selected({ kind: 'note', of, id })),
+    }));
   return (
     <View role="navigation" accessibilityLabel={`What is on ${floor.name}`} style={styles.all}>
-      {[...rooms, ...stairs, ...walls, ...openings].map((each) => (
+      {[...rooms, ...stairs, ...walls, ...openings, ...notes].map((each) => (
         <Line key={each.key} says={each.says} choose={each.choose} />
       ))}
     </View>

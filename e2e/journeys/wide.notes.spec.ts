@@ -1,0 +1,60 @@
+import { execFileSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { key } from '../pad';
+import { expect, test } from '../server';
+
+const run = (command: string, ...args: string[]) => execFileSync(command, args, { encoding: 'utf8' });
+
+test('strings round the house on a wide screen: other ends for all of them, a figure written over, a point more; on the sheet and in DXF as on the screen', async ({
+  page,
+}) => {
+  await page.goto('/job/ferry-house');
+  await page
+    .getByTestId(/^floor /)
+    .first()
+    .waitFor();
+  // what the demo has: a text with a line to what it is about, and a sign
+  await expect(page.getByTestId('sheet').getByText('Damp to 0.60 m')).toBeAttached();
+  await page.keyboard.press('n');
+  await key(page, 'Lay strings').click();
+  await page.getByRole('menuitem', { name: 'Round the house' }).click();
+  const figures = page.getByTestId(/^dimension-line .* figure \d+$/);
+  await expect(figures.filter({ hasText: '11.7' }).first()).toBeVisible();
+  if (process.env['LOOK']) await page.screenshot({ path: '/tmp/look/wide-1.png' });
+
+  // one is chosen by its figure: all that were laid with it change their ends
+  const whole = figures.filter({ hasText: '11.7' }).first();
+  await whole.click();
+  await expect(page.getByTestId('dimension-tiles')).toBeVisible();
+  const id = /^dimension-line (\S+)/.exec((await whole.getAttribute('data-testid'))!)![1]!;
+  await key(page, 'Ends: tick').click();
+  await page.getByRole('menuitem', { name: 'Dot', exact: true }).click();
+  await expect(page.getByTestId(/^dimension-line .* ends$/)).toHaveCount(0);
+  await expect(page.getByTestId(/^dimension-line .* heads$/).first()).toBeAttached();
+  await page.getByLabel('Write instead of the figure').fill('11.75 as agreed');
+  await key(page, 'Keep what is written instead').click();
+  await expect(page.getByTestId(`dimension-line ${id} figure 0`)).toHaveText('11.75 as agreed');
+  await expect(page.getByTestId(`dimension-line ${id} said 0`)).toBeAttached();
+  if (process.env['LOOK']) await page.screenshot({ path: '/tmp/look/wide-2.png' });
+  await page.keyboard.press('Escape');
+
+  // found without a pointer
+  await key(page, 'Note: double socket').focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('annotation-tiles')).toBeVisible();
+  await page.keyboard.press('Escape');
+
+  // what is on the screen is in the file
+  await page.getByRole('tab', { name: 'Sheets' }).click();
+  await key(page, 'Lay out more').click();
+  await key(page, 'Paper A3').click();
+  await key(page, /^Builder’s set/).click();
+  const [pdf] = await Promise.all([page.waitForEvent('download'), key(page, 'All sheets as PDF').click()]);
+  const text = run('pdftotext', '-layout', await pdf.path(), '-');
+  for (const words of ['11.75 as agreed', 'Damp to 0.60 m', 'underlined: as told']) expect(text).toContain(words);
+  if (process.env['LOOK']) run('pdftoppm', '-r', '110', '-png', await pdf.path(), '/tmp/look/builder');
+  const [dxf] = await Promise.all([page.waitForEvent('download'), key(page, 'Plans of all floors as DXF').click()]);
+  const drawn = readFileSync(await dxf.path(), 'utf8');
+  expect(drawn).toContain('11.75 as agreed');
+  expect(drawn).toContain('Damp to 0.60 m');
+});
