@@ -1,4 +1,5 @@
-import { type Plan, applyEdit, planShape } from '@velvet-tape/core';
+import { type Intent, type Plan, applyEdit, planShape } from '@velvet-tape/core';
+import { layOut } from '@velvet-tape/core/sheets';
 import Ajv from 'ajv/dist/2020';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import request from 'supertest';
@@ -106,9 +107,43 @@ test('the plan in it is as the schema in it says, by a validator that shares not
   expect(planShape.safeParse(json('plan.json')).success).toBe(true);
 });
 
+/** With strings, notes, a look of one's own, and sheets that have it. */
+function written(plan: Plan): Plan {
+  const at = { x: 1 / 3, y: -2e4 / 7 };
+  const intents: Intent[] = [
+    { kind: 'layStrings', floor: 'ground', room: null },
+    {
+      kind: 'addAnnotation',
+      floor: 'ground',
+      form: 'text',
+      at,
+      to: { x: 0, y: 0 },
+      text: 'Damp ☃\nto 0.60 m',
+      turn: 33.3,
+    },
+    { kind: 'addAnnotation', floor: 'ground', form: 'sign', at, sign: 'stop valve', layer: 'Water' },
+    { kind: 'addLook', name: 'For Ada', like: 'bare' },
+  ];
+  const noted = intents.reduce((now, intent, i) => done(now, intent, `n${i}`), plan);
+  const [look] = Object.keys(noted.looks);
+  const sheets = layOut(noted, 'builder’s set', 'A3').map((sheet) => ({
+    ...sheet,
+    frames: sheet.frames.map((frame) => ({ ...frame, look: look! })),
+  }));
+  return done(noted, { kind: 'addSheets', sheets }, 'sheets');
+}
+
+function done(plan: Plan, intent: Intent, seed: string): Plan {
+  const result = applyEdit(plan, intent, seed);
+  if (!result.ok) throw new Error(result.reason);
+  return result.plan;
+}
+
 test('out and in again any plan is the same to the last digit', async () => {
   for (let seed = 1; seed <= 8; seed += 1) {
-    const plan = randomPlan(seed);
+    const plan = written(randomPlan(seed));
+    for (const name of ['dimensions', 'points', 'annotations', 'looks', 'sheets', 'frames'] as const)
+      expect(Object.keys(plan[name]).length).toBeGreaterThan(0);
     await put(here, `random-${seed}`, 0, plan);
     await takeIn(there, await out(here, `random-${seed}`)).expect(201);
     expect(await planOf(there, `random-${seed}`)).toEqual(plan);

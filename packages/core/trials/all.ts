@@ -11,6 +11,7 @@ import { measured } from '../tests/measured-walls';
 import { underRoofs } from './roofs';
 import { sheetsOfHouses } from './sheets';
 import { severalFloors } from './storeys';
+import { stringsOfHouses } from './strings';
 import { tilePlans } from './tiling';
 
 /**
@@ -33,6 +34,7 @@ const trials: Record<string, Trial> = {
   areas: { usual: 4_000, run: deviationRatios },
   roofs: { usual: 2_000, run: underRoofs },
   sheets: { usual: 1_000, run: sheetsOfHouses },
+  strings: { usual: 2_000, run: stringsOfHouses },
   carry: { usual: 2_000, run: carryUp },
 };
 

@@ -24,7 +24,14 @@ async function timed(what: string, make: () => Promise<Uint8Array> | Uint8Array)
 }
 
 async function run(): Promise<void> {
-  const plan = storeys(tapedFloor(40).plan, 4);
+  const plan = floorsInOrder(storeys(tapedFloor(40).plan, 4)).reduce(
+    (now, { id }) => {
+      const result = applyEdit(now, { kind: 'layStrings', floor: id, room: null }, `strings.${id}`);
+      if (!result.ok) throw new Error(result.reason);
+      return result.plan;
+    },
+    storeys(tapedFloor(40).plan, 4),
+  );
   const laid = applyEdit(plan, { kind: 'addSheets', sheets: layOut(plan, 'all floors on one page', 'A1') }, 'bench');
   if (!laid.ok) throw new Error(laid.reason);
   const [sheet] = sheetsInOrder(laid.plan);

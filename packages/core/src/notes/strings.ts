@@ -82,14 +82,19 @@ function stringsAt(derived: DerivedFloor, halves: readonly HalfWall[], out: Poin
       out: Math.max(...far),
     };
   });
-  const edge = Math.max(...derived.bodies.flatMap(({ ring }) => flattened(ring).map((p) => dot(out, p))));
+  const built = derived.bodies.flatMap(({ ring }) => flattened(ring));
+  const edge = Math.max(...built.map((p) => dot(out, p)));
+  const along = built.map((p) => dot(d, p));
+  // the corner of a wall that is shorter than its neighbours are thick may lie off all that is built
+  const [least, most] = [Math.min(...along) - HAIR, Math.max(...along) + HAIR];
   // a face behind another part of the house is not seen from this side
   const isSeen = (t: number, depth: number) =>
     !faces.some((face) => face.from < t - SAME && face.to > t + SAME && face.out > depth + SAME);
   const seen = faces.filter((face) => face.looks && isSeen((face.from + face.to) / 2, face.out));
   const extremes = halves
     .flatMap((half) => [atEnd(half, 'from'), atEnd(half, 'to')])
-    .flatMap((stand) => spot(stand) ?? []);
+    .flatMap((stand) => spot(stand) ?? [])
+    .filter(({ t }) => t >= least && t <= most);
   if (extremes.length === 0) return [];
   const further = (way: 1 | -1) =>
     extremes.reduce((a, b) => {
