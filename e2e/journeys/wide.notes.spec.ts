@@ -1,5 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
+import sharp from 'sharp';
 import { key } from '../pad';
 import { expect, test } from '../server';
 
@@ -15,7 +16,7 @@ test('strings round the house on a wide screen: other ends for all of them, a fi
     .waitFor();
   // what the demo has: a text with a line to what it is about, and a sign
   await expect(page.getByTestId('sheet').getByText('Damp to 0.60 m')).toBeAttached();
-  await page.keyboard.press('n');
+  await page.keyboard.press('p');
   await key(page, 'Lay strings').click();
   await page.getByRole('menuitem', { name: 'Round the house' }).click();
   const figures = page.getByTestId(/^dimension-line .* figure \d+$/);
@@ -53,6 +54,26 @@ test('strings round the house on a wide screen: other ends for all of them, a fi
   const text = run('pdftotext', '-layout', await pdf.path(), '-');
   for (const words of ['11.75 as agreed', 'Damp to 0.60 m', 'underlined: as told']) expect(text).toContain(words);
   if (process.env['LOOK']) run('pdftoppm', '-r', '110', '-png', await pdf.path(), '/tmp/look/builder');
+  // a picture of the job beside it, and a logo in every title block
+  await key(page, /^Sheet 8, Sections/).click();
+  await key(page, 'Put on it').click();
+  await key(page, 'A picture').click();
+  await page.getByRole('menuitem', { name: 'Old drawing of the cellar' }).click();
+  await expect(page.getByTestId('frame Picture')).toBeVisible();
+  await key(page, 'Scale 30 mm wide').click();
+  await key(page, 'Done').click();
+  const sheet = page.getByTestId('page');
+  await expect(sheet.locator('svg image')).toHaveCount(1);
+  await key(page, 'Words').click();
+  const logo = await sharp({ create: { width: 300, height: 150, channels: 3, background: '#7a2e4d' } })
+    .png()
+    .toBuffer();
+  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), key(page, 'Logo of all sheets').click()]);
+  await chooser.setFiles({ name: 'logo.png', mimeType: 'image/png', buffer: logo });
+  await expect(sheet.locator('svg image')).toHaveCount(2);
+  if (process.env['LOOK']) await page.screenshot({ path: '/tmp/look/wide-3.png' });
+  await key(page, 'All sheets').click();
+
   const [dxf] = await Promise.all([page.waitForEvent('download'), key(page, 'Plans of all floors as DXF').click()]);
   const drawn = readFileSync(await dxf.path(), 'utf8');
   expect(drawn).toContain('11.75 as agreed');

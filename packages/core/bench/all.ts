@@ -44,6 +44,7 @@ function grid(n: number): { corners: Plan['corners']; walls: Wall[] } {
           kind: 'internal',
           typed: false,
           hatch: null,
+          tint: null,
         });
       }
     }

@@ -31,6 +31,7 @@ export function outlineFloor(points: readonly (readonly [number, number])[]): Fl
     kind: 'external',
     typed: false,
     hatch: null,
+    tint: null,
   }));
   return { corners, walls };
 }

@@ -95,6 +95,7 @@ export function randomHouse(random: () => number, rooms: number): RandomHouse {
           bulge: 0,
           typed: false,
           hatch: null,
+          tint: null,
           ...shares,
         });
       });

@@ -1,3 +1,4 @@
+import { picturesIn } from '@velvet-tape/core';
 import { fetchPlan } from './api';
 import { LATEST_UNREACHED, backOff } from './back-off';
 import type { Trouble } from './database';
@@ -90,7 +91,7 @@ export class SyncEngine {
   async tryAgain(id: string): Promise<void> {
     await device.trouble.delete(id);
     const job = await device.jobs.get(id);
-    const pictures = Object.values(job?.plan.underlays ?? {}).map(({ picture }) => picture);
+    const pictures = job ? picturesIn(job.plan) : [];
     await device.pictures.where('id').anyOf(pictures).modify({ refused: undefined });
     this.tell({ kind: 'again', id });
     void this.tellState();

@@ -1,4 +1,4 @@
-import { changeBetween, isNothing, patchOf } from '@velvet-tape/core';
+import { changeBetween, isNothing, patchOf, picturesIn } from '@velvet-tape/core';
 import { fetchPlan, fetchVersion, sendChange, sendPlan } from './api';
 import type { DeviceJob } from './database';
 import { device, markSent, saveAnew, setAside, takeIn } from './device';
@@ -32,7 +32,7 @@ export async function sendJob(id: string): Promise<Sent> {
     const job = await device.jobs.get(id);
     if (!job?.waiting) return sent;
     // a plan never comes to the server before the pictures under it
-    const picture = await sendPictures(Object.values(job.plan.underlays).map((each) => each.picture));
+    const picture = await sendPictures(picturesIn(job.plan));
     sent = { ...sent, picture };
     try {
       return and(sent, await sendOnce(job));

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Plan } from '@velvet-tape/core';
+import { type Plan, picturesIn, withPicturesNamed } from '@velvet-tape/core';
 import type { DataSource } from 'typeorm';
 import { HttpError } from '../http/errors';
 import type { Pictures } from '../pictures/pictures';
@@ -77,8 +77,10 @@ export class JobFiles {
   }
 }
 
-const picturesOf = (plan: string): string[] =>
-  Object.values((JSON.parse(plan) as Plan).underlays).map(({ picture }) => picture);
+/** A revision may be of a version of the document that had no sheets yet. */
+const withSheets = (plan: Plan): Plan => ({ ...plan, frames: plan.frames ?? {} });
+
+const picturesOf = (plan: string): string[] => [...new Set(picturesIn(withSheets(JSON.parse(plan) as Plan)))];
 
 /** The plan over pictures that have other ids here. A text that is no plan is left for whoever judges plans. */
 function withPictures(text: string, renamed: ReadonlyMap<string, string>): string {
@@ -89,11 +91,6 @@ function withPictures(text: string, renamed: ReadonlyMap<string, string>): strin
     throw new HttpError(422, 'bad-plan', 'A plan in this job file is broken.');
   }
   if (typeof plan?.underlays !== 'object' || [...renamed].every(([id, now]) => id === now)) return text;
-  const underlays = Object.fromEntries(
-    Object.entries(plan.underlays).map(([id, each]) => [
-      id,
-      { ...each, picture: renamed.get(each.picture) ?? each.picture },
-    ]),
-  );
-  return JSON.stringify({ ...plan, underlays });
+  const other = (picture: string) => renamed.get(picture) ?? picture;
+  return JSON.stringify(withPicturesNamed(withSheets(plan), other));
 }

@@ -13,6 +13,7 @@ export const OF_JOB: Readonly<Record<keyof Omit<JobDetails, 'usual'>, string>> =
   listed: 'what the listing says',
   drawnBy: 'who draws',
   disclaimer: 'what sheets say of what can be relied on',
+  logo: 'the logo',
   labels: 'what labels say',
   look: 'what shows',
 };

@@ -44,7 +44,8 @@ export function declutter<Part extends { readonly marks: readonly Mark[] }>(
   const units = new Map<string, TextMark[]>();
   for (const { marks } of parts) {
     for (const mark of marks) {
-      if (mark.kind !== 'text' || mark.unit === undefined) continue;
+      // what was written by hand is none of the plan's own figures: those make room for it
+      if (mark.kind !== 'text' || mark.unit === undefined || mark.role.startsWith('note.')) continue;
       const texts = units.get(mark.unit);
       if (texts) texts.push(mark);
       else units.set(mark.unit, [mark]);

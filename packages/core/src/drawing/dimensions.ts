@@ -25,16 +25,20 @@ const lastDrawn = lastFor<WallFace, Mark[]>();
 
 /** The length of a face along its inside: a dashed line for a rough one, a solid one with tape-end ticks for a taped one. */
 export const drawDimension = (face: WallFace, style: DrawingStyle, aside: boolean): Mark[] =>
-  lastDrawn(face, [style.lettering, style.units, aside], () => draw(face, style, aside));
+  lastDrawn(face, [style.lettering, style.units, aside, isPlain(style)], () => draw(face, style, aside));
 
-function draw(face: WallFace, { lettering, units }: DrawingStyle, aside: boolean): Mark[] {
+/** Where a length comes from is not shown by how its line is drawn; what is not measured still says so. */
+const isPlain = ({ without }: DrawingStyle): boolean => without?.has('provenance') ?? false;
+
+function draw(face: WallFace, style: DrawingStyle, aside: boolean): Mark[] {
+  const { lettering, units } = style;
   const text = figure(face, units);
   const width = text.length * lettering * FIGURE_WIDTH;
   if (width > face.length) return [];
   const off = lettering * (face.key.startsWith('overall') ? OVERALL_OFF : OFF);
   if (face.course.arc && face.course.arc.radius < 2 * off) return [];
   const line = courseOf(pointAt(face.course, 0, off), pointAt(face.course, face.length, off), face.bulge);
-  const role = ROLE[face.provenance];
+  const role = isPlain(style) ? 'dimension.workedOut' : ROLE[face.provenance];
   const unit = `dimension ${face.key}`;
   const half = Math.min(width / 2 + lettering * 0.4, line.length / 2);
   const at = line.length * (aside ? Math.max(ASIDE, half / line.length) : 0.5);

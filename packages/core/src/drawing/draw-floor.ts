@@ -12,7 +12,7 @@ import { declutter } from './declutter';
 import { drawDimension } from './dimensions';
 import { drawnBox } from './drawn-box';
 import { hatch } from './hatch';
-import { boxOf, liesWithin } from './lettering';
+import { boxOf, liesWithin, overlap } from './lettering';
 import type { DrawingStyle, Mark, Role } from './marks';
 import { lineAlong } from './opening-signs';
 import { drawOpening, numberMark } from './openings';
@@ -54,7 +54,9 @@ export function drawFloorInParts(derived: DerivedFloor, asked: DrawingStyle): re
     inOrder('solids', solids.flatMap(solidMarks)),
     apart(
       'walls',
-      bodies.map((body) => once(body, () => wallMark(body))),
+      bodies.map((body) =>
+        wallMark(body, style.without?.has('tints') ?? false, style.without?.has('hatches') ?? false),
+      ),
     ),
     inOrder('hatched walls', style.without?.has('hatches') ? [] : drawWallHatches(derived, style.lettering)),
     ...openings.map((opening) =>
@@ -85,7 +87,27 @@ export function drawFloorInParts(derived: DerivedFloor, asked: DrawingStyle): re
   // what was written by hand stays, and figures of the plan make room for it
   const written = notes.flatMap((mark) => (mark.kind === 'text' ? [boxOf(mark, style.lettering)] : []));
   const shown = style.hides ? parts.map((part) => without(part, style.hides!)) : parts;
-  return declutter(shown, style.lettering, builtOf(derived), [...written, ...(style.over ?? [])]);
+  const laid = declutter(shown, style.lettering, builtOf(derived), [...written, ...(style.over ?? [])]);
+  return style.notes ? withoutCrowded(laid, style.lettering, `annotation ${style.notes.chosen ?? ''}`) : laid;
+}
+
+/** On the screen what was written by hand gives way to names where one looks from far: it comes when it is looked at closer. On paper it stands where it was put. */
+function withoutCrowded(parts: readonly DrawingPart[], lettering: number, chosen: string): readonly DrawingPart[] {
+  const texts = parts.flatMap(({ marks }) => marks).filter((mark) => mark.kind === 'text');
+  const names = texts
+    .filter(({ role }) => role === 'room.name' || role === 'room.area')
+    .map((mark) => boxOf(mark, lettering));
+  const isCrowded = (mark: Mark) =>
+    mark.kind === 'text' &&
+    mark.role === 'note.text' &&
+    mark.unit !== chosen &&
+    names.some((name) => overlap(name, boxOf(mark, lettering)));
+  const crowded = new Set(texts.filter(isCrowded).map(({ key, unit }) => unit ?? key));
+  if (crowded.size === 0) return parts;
+  return parts.map((part) => {
+    const marks = part.marks.filter(({ key, unit }) => !crowded.has(unit ?? key));
+    return marks.length === part.marks.length ? part : { ...part, marks };
+  });
 }
 
 const without = (part: DrawingPart, hidden: ReadonlySet<Role>): DrawingPart => ({
@@ -135,28 +157,46 @@ function openEndMark({ id, x, y }: Corner, { lettering }: DrawingStyle): Mark {
   };
 }
 
-const wallMark = (body: WallBody): Mark => ({
-  kind: 'path',
-  role: body.wall.hatch ? 'wall.hatched' : 'wall.cut',
-  key: `wall ${body.wall.id}`,
-  rings: [body.ring],
-  closed: true,
-});
+const lastWall = lastFor<WallBody, Mark>();
+const wallMark = (body: WallBody, untinted: boolean, unhatched: boolean): Mark =>
+  lastWall(body, [untinted, unhatched], () => {
+    const { hatch, tint } = body.wall;
+    const shown = untinted ? null : tint;
+    return {
+      kind: 'path',
+      role: shown || (hatch && !unhatched) ? 'wall.hatched' : 'wall.cut',
+      key: `wall ${body.wall.id}`,
+      rings: [body.ring],
+      closed: true,
+      ...(shown && { tint: shown }),
+    };
+  });
 
 const lastRoom = lastFor<DerivedRoom, readonly Mark[]>();
 
 /** Dimensions and label of a room. */
 const roomMarks = (room: DerivedRoom, number: number, style: DrawingStyle): readonly Mark[] =>
-  lastRoom(room, [style.part ? 0 : number, style.lettering, style.units, style.sizes, style.labels], () => {
-    const tight = isTight(room, style.lettering);
-    const shown = room.faces.filter(
-      (face) => !tight && face.halves[0]!.wall.kind !== 'chalk' && !saidOpposite(face, room, style.lettering),
-    );
-    return [
-      ...shown.flatMap((face) => drawDimension(face, style, isNarrow(room, face, style.lettering))),
-      ...(roomLabel(room, style) ?? (style.part ? null : roomNumber(room, number, style)) ?? []),
-    ];
-  });
+  lastRoom(
+    room,
+    [
+      style.part ? 0 : number,
+      style.lettering,
+      style.units,
+      style.sizes,
+      style.labels,
+      style.without?.has('provenance'),
+    ],
+    () => {
+      const tight = isTight(room, style.lettering);
+      const shown = room.faces.filter(
+        (face) => !tight && face.halves[0]!.wall.kind !== 'chalk' && !saidOpposite(face, room, style.lettering),
+      );
+      return [
+        ...shown.flatMap((face) => drawDimension(face, style, isNarrow(room, face, style.lettering))),
+        ...(roomLabel(room, style) ?? (style.part ? null : roomNumber(room, number, style)) ?? []),
+      ];
+    },
+  );
 
 const lastFloor = lastFor<DerivedRoom, Mark>();
 function floorMark(room: DerivedRoom, plain: boolean): Mark {
@@ -244,7 +284,3 @@ function legend(derived: DerivedFloor, style: DrawingStyle, notes: readonly Mark
 }
 const LEGEND = 0.9;
 const ORIGIN = { x: 0, y: 0 };
-
-const lastMark = lastFor<object, Mark>();
-/** The mark that was made of this the last time. */
-const once = (source: object, make: () => Mark): Mark => lastMark(source, [], make);

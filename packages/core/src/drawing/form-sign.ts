@@ -28,6 +28,7 @@ export function formSign(
     kind: 'internal',
     typed: true,
     hatch: null,
+    tint: null,
   };
   const at = (id: Id, x: number) => ({ id, floor: 'sign', x, y: 0 });
   const network = networkOf({ a: at('a', -half), b: at('b', half) }, [wall]);

@@ -24,6 +24,7 @@ const ROLES = {
   names: ['room.name'],
   areas: ['room.area'],
   lengths: ['dimension.rough', 'dimension.taped', 'dimension.scaled', 'dimension.workedOut', 'dimension.tick'],
+  provenance: ['dimension.tick'],
   checks: ['dimension.check', 'open.end'],
   numbers: ['opening.number'],
   levels: ['level'],

@@ -1,7 +1,7 @@
 import type { DerivedFloor } from '../derived';
 import type { LetterBox } from './lettering';
 import type { Point, Ring } from '../geometry';
-import type { LabelSays, Look, RoomColour, ShownPart, Units } from '../plan/plan';
+import type { Id, LabelSays, Look, RoomColour, ShownPart, Units } from '../plan/plan';
 
 /** What a mark stands for; a painter chooses line, colour and lettering by it. */
 export type Role =
@@ -131,8 +131,12 @@ export interface DrawingStyle {
   readonly hides?: ReadonlySet<Role>;
   readonly without?: ReadonlySet<ShownPart>;
   readonly withoutLayers?: ReadonlySet<string>;
-  /** Of which floor what is written is drawn, and the part of it that is being dragged; null: nothing is. Not given: of the floor that is drawn. */
-  readonly notes?: { readonly whole: DerivedFloor; readonly near: DerivedFloor | null } | null;
+  /** Of which floor what is written is drawn, the part of it that is being dragged, and which is chosen and so shown whatever it lies over; null: nothing is. Not given: of the floor that is drawn. */
+  readonly notes?: {
+    readonly whole: DerivedFloor;
+    readonly near: DerivedFloor | null;
+    readonly chosen?: Id | null;
+  } | null;
   /** What labels of rooms say; not given: as the job has it. */
   readonly labels?: LabelSays;
   /** Rooms say how long and wide they are. */

@@ -23,6 +23,8 @@ export type EditResult =
       readonly inTheWay: Id | null;
       /** Not a rule of the house but a fault of this program: what it was. Nothing was changed. */
       readonly fault?: string;
+      /** What does it comes later and is not there yet: asked again then, it is done. */
+      readonly yet?: boolean;
     };
 
 /**
@@ -37,7 +39,7 @@ export function applyEdit(plan: Plan, intent: Intent, seed: string, rim: Readonl
   try {
     const own = editOf(intent);
     // rooms of the core may come later than the plan
-    if (!own) return refused('What does that is not on this device yet. Try again in a moment, with a connection.');
+    if (!own) return { ...refused(NOT_YET), yet: true };
     const made = own.run(draft, intent);
     tidy(draft);
     const done = { ok: true as const, plan: draft.plan(), notes: draft.notes, made: made ?? null };
@@ -52,7 +54,13 @@ export function applyEdit(plan: Plan, intent: Intent, seed: string, rim: Readonl
   }
 }
 
-const refused = (reason: string, inTheWay: Id | null = null): EditResult => ({ ok: false, reason, inTheWay });
+const NOT_YET = 'What does that is not on this device yet. Try again with a connection.';
+
+const refused = (reason: string, inTheWay: Id | null = null): Extract<EditResult, { ok: false }> => ({
+  ok: false,
+  reason,
+  inTheWay,
+});
 
 /** What an edit returns can always be read again; where that can't be, nothing is changed, and it is said. */
 const faulty = (fault: string): EditResult => ({

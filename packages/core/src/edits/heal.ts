@@ -14,7 +14,8 @@ export function heal(draft: Draft, floor: Id, id: Id): void {
     Math.abs(one.left - two.right) < 1e-6 &&
     Math.abs(one.right - two.left) < 1e-6 &&
     one.wall.kind === two.wall.kind &&
-    one.wall.hatch === two.wall.hatch;
+    one.wall.hatch === two.wall.hatch &&
+    one.wall.tint === two.wall.tint;
   const inLine =
     one.bulge === 0 && two.bulge === 0
       ? Math.abs(cross(one.d, two.d)) < 1e-6 && dot(one.d, two.d) < 0

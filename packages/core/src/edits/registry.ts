@@ -3,8 +3,6 @@ import { bumpEdits } from './bump';
 import { closeEndEdits } from './close-end';
 import { drawBoxEdits } from './draw-box';
 import { drawPathEdits } from './draw-path';
-import { floorsEdits } from './floors';
-import { flushEdits } from './flush';
 import { gapsEdits } from './gaps';
 import { heightsEdits } from './heights';
 import { jobEdits } from './job';
@@ -23,7 +21,6 @@ import { takeWallsEdits } from './take-walls';
 import { thicknessEdits } from './thickness';
 import { transformRoomsEdits } from './transform-rooms';
 import { underlaysEdits } from './underlays';
-import { wallKindEdits } from './wall-kind';
 import type { Edit } from './edit';
 
 /** Everything a person can do to a plan. A new edit: its intent, what it does and its name in a file of its own, and a line here, or in `later`. */
@@ -33,8 +30,6 @@ export const EDITS = {
   ...closeEndEdits,
   ...drawBoxEdits,
   ...drawPathEdits,
-  ...floorsEdits,
-  ...flushEdits,
   ...gapsEdits,
   ...heightsEdits,
   ...jobEdits,
@@ -52,7 +47,6 @@ export const EDITS = {
   ...thicknessEdits,
   ...transformRoomsEdits,
   ...underlaysEdits,
-  ...wallKindEdits,
 };
 
 type AllEdits = typeof EDITS & typeof LATER_EDITS;

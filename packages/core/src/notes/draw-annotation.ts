@@ -11,10 +11,12 @@ const LEADING = 1.3;
 /** Between a text and its leader, of the lettering. */
 const AIR = 0.3;
 
-const path = ({ id }: Annotation, what: string, role: Role, rings: readonly Ring[], closed = false): Mark => ({
+const unitOf = ({ id }: Annotation) => `annotation ${id}`;
+const path = (of: Annotation, what: string, role: Role, rings: readonly Ring[], closed = false): Mark => ({
   kind: 'path',
+  unit: unitOf(of),
   role,
-  key: `annotation ${id} ${what}`,
+  key: `${unitOf(of)} ${what}`,
   rings,
   closed,
 });
@@ -27,6 +29,7 @@ export function textOf(annotation: Annotation): TextMark[] {
   return lines.map((line, i) => ({
     kind: 'text',
     role: 'note.text',
+    unit: unitOf(annotation),
     key: `annotation ${id} ${i}`,
     // in lettering heights from the middle: placed once the height is known
     at: moved(at, d, (i - (lines.length - 1) / 2) * LEADING),
@@ -115,6 +118,15 @@ function sign(annotation: Annotation, high: number): Mark[] {
         ]
       : []),
   ];
+}
+
+/** Where a text or a sign is taken hold of to turn and size it: beside it, the way it runs. Null: it has none. */
+export function turnHandle(annotation: Annotation, lettering: number): Point | null {
+  const { at, turn, form } = annotation;
+  if (form !== 'text' && form !== 'sign') return null;
+  const high = (annotation.size / LETTERING_ON_PAPER.usual) * lettering;
+  const long = form === 'sign' ? high : Math.max(...textOf(annotation).map((line) => boxOf(line, lettering).long));
+  return moved(at, turned({ x: 1, y: 0 }, (turn * Math.PI) / 180), long + 1.2 * lettering);
 }
 
 /** Round a text. */

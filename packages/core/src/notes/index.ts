@@ -1,6 +1,6 @@
 export { type Anchored, anchorAt } from './anchor';
 export { annotationsOn, drawNotes, drawnDimensions } from './draw-notes';
-export { boxRing, drawAnnotation } from './draw-annotation';
+export { boxRing, drawAnnotation, turnHandle } from './draw-annotation';
 export { type DrawnDimension, lineOff } from './draw-dimension';
 export { type Figure, type Laid, figureInWords, headingOf, laidOut, offBy } from './figures';
 export { type NoteHit, noteAt } from './hit';

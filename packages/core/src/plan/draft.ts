@@ -114,8 +114,14 @@ export class Draft {
     if (corner.x !== to.x || corner.y !== to.y) this.put('corners', { ...corner, x: to.x, y: to.y });
   }
 
-  addWall(wall: Omit<Wall, 'id' | 'bulge' | 'hatch'> & { bulge?: number; hatch?: Wall['hatch'] }): Wall {
-    const made = { bulge: 0, hatch: null, ...wall, id: this.newId() };
+  addWall(
+    wall: Omit<Wall, 'id' | 'bulge' | 'hatch' | 'tint'> & {
+      bulge?: number;
+      hatch?: Wall['hatch'];
+      tint?: Wall['tint'];
+    },
+  ): Wall {
+    const made = { bulge: 0, hatch: null, tint: null, ...wall, id: this.newId() };
     this.put('walls', made);
     return made;
   }

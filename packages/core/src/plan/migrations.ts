@@ -92,9 +92,9 @@ const STEPS: Record<number, (plan: Loose) => Loose> = {
     ...plan,
     schema: 14,
     job: isObject(plan['job'])
-      ? { labels: { shows: ['name', 'area', 'text'], both: false }, look: 'on site', ...plan['job'] }
+      ? { logo: null, labels: { shows: ['name', 'area', 'text'], both: false }, look: 'on site', ...plan['job'] }
       : plan['job'],
-    walls: each(plan['walls'], (wall) => ({ hatch: null, ...wall })),
+    walls: each(plan['walls'], (wall) => ({ hatch: null, tint: null, ...wall })),
     rooms: each(plan['rooms'], (room) => ({
       ...{ says: null, text: '', labelSize: 1, labelTurn: 0, covering: '', hatch: null },
       ...room,

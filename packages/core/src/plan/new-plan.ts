@@ -41,6 +41,7 @@ export function newPlan(job: Partial<JobDetails> & { name: string }): Plan {
       listed: null,
       drawnBy: '',
       disclaimer: '',
+      logo: null,
       labels: USUAL_LABELS,
       look: 'on site',
       ...job,

@@ -1,6 +1,7 @@
 import { onceFor } from '../memory';
 import type { Collections } from './kinds';
 import type { LabelSays, Room } from './kinds/rooms';
+import type { PictureDetails } from './kinds/underlays';
 import type { Wall } from './kinds/walls';
 import type { Collection, Id } from './values';
 
@@ -88,6 +89,8 @@ export interface JobDetails {
   /** Whose name stands on the sheets, and what they say of what can be relied on. */
   readonly drawnBy: string;
   readonly disclaimer: string;
+  /** Stands in the title block of every sheet. */
+  readonly logo: PictureDetails | null;
   /** What the labels of rooms say that say nothing else. */
   readonly labels: LabelSays;
   /** What of the plan shows on the screen: a look by its name, or one of one's own by its id. */
@@ -105,6 +108,28 @@ export interface Plan extends Collections {
 
 export const thicknessOf = (wall: Wall): number => wall.left + wall.right;
 export const ceilingHeightOf = (plan: Plan, room: Room): number => room.ceilingHeight ?? plan.job.usual.ceilingHeight;
+
+/** The ids of all pictures a plan has: under it, on its sheets, in their title block. */
+export const picturesIn = ({ underlays, frames, job }: Pick<Plan, 'underlays' | 'frames' | 'job'>): Id[] => [
+  ...Object.values(underlays).map(({ picture }) => picture),
+  ...Object.values(frames).flatMap(({ shows }) => (shows.kind === 'picture' ? [shows.picture] : [])),
+  ...(job.logo ? [job.logo.picture] : []),
+];
+
+/** The plan over pictures that have other ids. */
+export function withPicturesNamed(plan: Plan, other: (picture: Id) => Id): Plan {
+  const named = <T extends { readonly picture: Id }>(it: T): T => ({ ...it, picture: other(it.picture) });
+  const each = <T>(all: Collection<T>, change: (it: T) => T): Collection<T> =>
+    Object.fromEntries(Object.entries(all).map(([id, it]) => [id, change(it)]));
+  return {
+    ...plan,
+    job: { ...plan.job, logo: plan.job.logo && named(plan.job.logo) },
+    underlays: each(plan.underlays, named),
+    frames: each(plan.frames, (frame) =>
+      frame.shows.kind === 'picture' ? { ...frame, shows: named(frame.shows) } : frame,
+    ),
+  };
+}
 
 const wallLists = onceFor((walls: Collection<Wall>): ReadonlyMap<Id, readonly Wall[]> => {
   const lists = new Map<Id, Wall[]>();

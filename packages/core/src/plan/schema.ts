@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { id, millimetres, nameOf, note } from './kinds/fields';
 import { COLLECTIONS, type CollectionName, KINDS } from './kinds';
+import { pictureDetails } from './kinds/underlays';
 import { labelSays } from './kinds/rooms';
 import { AREA_RULES, type Plan, SCHEMA_VERSION, STAIR_RULES } from './plan';
 
@@ -26,6 +27,7 @@ export const jobDetailsSchema = z.object({
   listed: z.number().positive().max(1e12).nullable(),
   drawnBy: nameOf('A name'),
   disclaimer: note,
+  logo: pictureDetails.nullable(),
   labels: labelSays,
   look: z.string().max(64),
 });

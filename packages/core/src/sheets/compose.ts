@@ -127,6 +127,7 @@ const isWithin = (box: Box, { x, y, width, height }: Area): boolean =>
 /** What a frame is called. */
 export function nameOf(plan: Plan, { shows }: Pick<SheetFrame, 'shows'>): string {
   if (shows.kind === 'areas') return 'Areas';
+  if (shows.kind === 'picture') return 'Picture';
   if (shows.kind === 'elevations') return `Walls of ${plan.rooms[shows.room]?.name || 'a room'}`;
   const floor = plan.floors[shows.floor]?.name || 'A floor';
   if (shows.kind === 'section') return `Section, ${floor}`;

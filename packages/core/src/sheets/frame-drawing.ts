@@ -5,6 +5,7 @@ import type { Plan, SheetFrame } from '../plan/plan';
 import { captionOf } from './caption';
 import { elevationsOf } from './elevations';
 import { LETTERING, onPaper } from './paper-marks';
+import { pictureOnPaper } from './picture';
 import { sectionOf } from './section';
 import { areasTable, openingsTable, roomsTable } from './tables';
 
@@ -34,6 +35,11 @@ export function drawContent(plan: Plan, { shows, scale, look }: Content): Drawn 
       return openingsTable(deriveFloor(plan, shows.floor));
     case 'rooms':
       return roomsTable(deriveFloor(plan, shows.floor));
+    case 'picture':
+      return {
+        marks: [pictureOnPaper('picture', shows, { x: 0, y: 0 }, scale)],
+        ...{ width: scale, height: (scale * shows.height) / shows.width },
+      };
     case 'areas':
       return areasTable(plan);
   }

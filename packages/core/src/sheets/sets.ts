@@ -178,10 +178,14 @@ function placed(
 const widthOf = (row: readonly Size[]): number =>
   row.reduce((sum, { width }) => sum + width, 0) + GAP * (row.length - 1);
 
+/** How wide pictures on sheets are, mm. */
+const PICTURE_WIDTHS = [30, 50, 80, 120, 160, 240];
+
 /** One more part for a sheet: at the largest usual scale that fits, where there is most room under or beside what is on it. */
 export function partFor(plan: Plan, sheet: Sheet, content: Unscaled): NewFrame {
   const { drawing } = partsOfPage(sheet);
-  const scales = SCALES[plan.job.units];
+  const scales =
+    content.shows.kind === 'picture' ? PICTURE_WIDTHS.filter((wide) => wide <= 80).reverse() : SCALES[plan.job.units];
   const there = framesOf(plan, sheet.id).map((frame) => {
     const { width, height } = drawContent(plan, frame);
     return { x: frame.at.x - width / 2, y: frame.at.y - height / 2, width, height };
@@ -228,8 +232,13 @@ export function scalesFor(
   sheet: PaperOf,
   frame: SheetFrame,
 ): { readonly scale: number; readonly words: string; readonly fits: boolean }[] {
-  if (!isDrawing(frame.shows)) return [];
   const { drawing } = partsOfPage(sheet);
+  if (frame.shows.kind === 'picture')
+    return PICTURE_WIDTHS.map((scale) => ({
+      ...{ scale, words: `${scale} mm wide` },
+      fits: fitsIn(drawContent(plan, { ...frame, scale }), drawing),
+    }));
+  if (!isDrawing(frame.shows)) return [];
   return SCALES[plan.job.units].map((scale) => ({
     ...{ scale, words: scaleInWords(scale, plan.job.units) },
     fits: fitsIn(drawContent(plan, { ...frame, scale }), drawing),

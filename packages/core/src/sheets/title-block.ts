@@ -2,6 +2,7 @@ import type { Mark, Role } from '../drawing';
 import type { Plan, Sheet } from '../plan/plan';
 import { LETTERING, box, fitted, line, text, wrapped } from './paper-marks';
 import { type Size, pageSize } from './papers';
+import { pictureOnPaper } from './picture';
 
 /** Round the drawing, with more at the left for filing (ISO 5457, from memory); mm. */
 const EDGE = 10;
@@ -71,17 +72,19 @@ export function titleBlock(plan: Plan, sheet: Sheet, { scale, date, number, of }
   ];
   const row = height / rows.length;
   const [a, b] = [x + job, x + job + what];
-  const name = wrapped(plan.job.address, 'sheet.text', 1, job - 6).slice(0, 3);
+  const beside = plan.job.logo ? LOGO.width + 2 : 0;
+  const name = wrapped(plan.job.address, 'sheet.text', 1, job - 6 - beside).slice(0, 3);
   return [
     box('sheet.edge', 'edge', inside.x, inside.y, inside.width, inside.height),
     line('sheet.edge', 'title top', { x, y }, { x: x + width, y }),
     ...(x > inside.x ? [line('sheet.edge', 'title side', { x, y }, { x, y: y + height })] : []),
     line('sheet.line', 'title 1', { x: a, y }, { x: a, y: y + height }),
     line('sheet.line', 'title 2', { x: b, y }, { x: b, y: y + height }),
+    ...logoOf(plan, { x: a - 2 - LOGO.width, y: y + 2, ...LOGO }),
     small('job head', { x: x + 3, y: y + 4 }, 'Job'),
-    said('job', { x: x + 3, y: y + 10.5 }, plan.job.name, 'sheet.title', [2.2, 1.8, 1.4, 1.1, 0.9], job - 6),
+    said('job', { x: x + 3, y: y + 10.5 }, plan.job.name, 'sheet.title', [2.2, 1.8, 1.4, 1.1, 0.9], job - 6 - beside),
     ...name.map((each, i) =>
-      said(`address ${i}`, { x: x + 3, y: y + 17.5 + 4 * i }, each, 'sheet.text', [1, 0.8], job - 6),
+      said(`address ${i}`, { x: x + 3, y: y + 17.5 + 4 * i }, each, 'sheet.text', [1, 0.8], job - 6 - beside),
     ),
     small('what head', { x: a + 3, y: y + 4 }, 'Shows'),
     said('what', { x: a + 3, y: y + 10.5 }, sheet.name, 'sheet.title', [1.8, 1.5, 1.2, 1, 0.9], what - 6),
@@ -91,6 +94,15 @@ export function titleBlock(plan: Plan, sheet: Sheet, { scale, date, number, of }
       said(`fact ${head}`, { x: b + 17, y: y + (i + 0.5) * row }, words, 'sheet.text', [1, 0.8], facts - 19),
     ]),
   ];
+}
+
+/** What a logo has room for, mm: it keeps its shape within. */
+const LOGO = { width: 26, height: 14 };
+
+function logoOf({ job: { logo } }: Plan, { x, y, width, height }: Area): Mark[] {
+  if (!logo) return [];
+  const wide = Math.min(width, (height * logo.width) / logo.height);
+  return [pictureOnPaper('logo', logo, { x: x + width - wide, y }, wide)];
 }
 
 const LINES: readonly { readonly role: Role; readonly says: string }[] = [

@@ -3,6 +3,7 @@ import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { newOnDevice } from '../../sync/device';
 import { syncEngine } from '../plan/session';
+import { keptLogo } from './kept-logo';
 import { useTitle } from '../../ui/use-title';
 import { DetailsForm } from './DetailsForm';
 import { type Details, askOnce, detailRows, detailsSchema, sizesIn, usualOf } from './details';
@@ -26,7 +27,7 @@ export function NewJobScreen() {
     if (questions.length > 0) return questions;
     const { name, address, units } = form;
     const usual = { ...USUAL[units], ...usualOf(form) };
-    const id = await newOnDevice(newPlan({ name: name || nameOfNow(), address, units, usual }));
+    const id = await newOnDevice(newPlan({ name: name || nameOfNow(), address, units, usual, logo: keptLogo() }));
     syncEngine().wrote(id);
     router.replace(`/job/${id}`);
     return [];

@@ -133,7 +133,11 @@ function useNotes(): DrawingStyle['notes'] {
   const came = useAppSelector((state) => state.view.notesCame);
   const shown = useAppSelector(selectShownFloor);
   const parted = useAppSelector(selectParted);
-  return useMemo(() => (came && shown ? { whole: shown, near: parted?.part ?? null } : null), [came, shown, parted]);
+  const chosen = useAppSelector(({ plan: { selection } }) => (selection.kind === 'note' ? selection.id : null));
+  return useMemo(
+    () => (came && shown ? { whole: shown, near: parted?.part ?? null, chosen } : null),
+    [came, shown, parted, chosen],
+  );
 }
 
 /** A floor laid out; anew when it or the step of zoom changes, not when the sheet is moved. */

@@ -1,4 +1,5 @@
 import { type EditResult, type Intent, applyEdit, editName, previewEdit } from '@velvet-tape/core';
+import { roomsCome } from '../../core-later/come';
 import { randomSeed } from '../../store/seed';
 import type { AppDispatch, RootState } from '../../store/store';
 import { planActions } from './plan-slice';
@@ -6,11 +7,17 @@ import type { Offer } from './plan-state';
 
 /** Does an edit and says what is to be said. The result tells whether it was done. */
 export const edit =
-  (intent: Intent, seed = randomSeed()) =>
+  (intent: Intent, seed = randomSeed(), come = false) =>
   (dispatch: AppDispatch, getState: () => RootState): EditResult => {
     const { plan } = getState().plan;
     if (!plan) return { ok: false, reason: 'No job is open.', inTheWay: null };
     const result = applyEdit(plan, intent, seed);
+    if (!result.ok && result.yet && !come) {
+      // what does it is on its way: then it is done, or it is said that it could not be had
+      const again = () => void dispatch(edit(intent, seed, true));
+      roomsCome().then(again, again);
+      return result;
+    }
     if (!result.ok) {
       dispatch(planActions.previewed(null));
       const { reason, inTheWay } = result;

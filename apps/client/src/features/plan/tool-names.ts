@@ -85,7 +85,7 @@ export const TOOL_WORDS: Record<ToolName, ToolWords> = {
     label: 'Notes',
     icon: 'pencil-ruler',
     does: 'Dimension lines, strings, texts, arrows, signs',
-    key: 'N',
+    key: 'P',
   },
   lasso: {
     label: 'Several',

@@ -3,10 +3,13 @@ import { annotationsEdits } from './annotations';
 import { breaksEdits } from './breaks';
 import { carryFloorEdits } from './carry-floor';
 import { dimensionsEdits } from './dimensions';
+import { floorsEdits } from './floors';
+import { flushEdits } from './flush';
 import { labelsEdits } from './labels';
 import { looksEdits } from './looks';
 import { roofsEdits } from './roofs';
 import { sheetsEdits } from './sheets';
+import { wallKindEdits } from './wall-kind';
 
 /** Edits whose screens come later than the plan: a client may leave them away till then. */
 export const LATER_EDITS = {
@@ -14,8 +17,11 @@ export const LATER_EDITS = {
   ...breaksEdits,
   ...carryFloorEdits,
   ...dimensionsEdits,
+  ...floorsEdits,
+  ...flushEdits,
   ...labelsEdits,
   ...looksEdits,
   ...roofsEdits,
   ...sheetsEdits,
+  ...wallKindEdits,
 };

@@ -1,5 +1,5 @@
 import { type Draft, Refusal } from '../../plan/draft';
-import { type Hatch, type Id, LABEL_SIZES, type Room } from '../../plan/plan';
+import { type Hatch, type Id, LABEL_SIZES, type Room, type Wall } from '../../plan/plan';
 import { edit } from '../edit';
 import { requireFace, requireName } from '../require';
 import { requireRoom } from '../rooms';
@@ -37,6 +37,18 @@ export interface HatchOf {
   readonly hatch: Hatch | null;
 }
 
+/** The tint of the walls of a face. */
+export interface TintWalls {
+  readonly kind: 'tintWalls';
+  readonly floor: Id;
+  readonly face: string;
+  readonly tint: Wall['tint'];
+}
+
+function tintWalls(draft: Draft, { floor, face, tint }: TintWalls): void {
+  for (const { wall } of requireFace(draft, floor, face).halves) draft.put('walls', { ...draft.walls[wall.id]!, tint });
+}
+
 function hatchIt(draft: Draft, { floor, of, hatch }: HatchOf): void {
   if ('room' in of) {
     draft.put('rooms', { ...requireRoom(draft, of.room), hatch });
@@ -49,6 +61,7 @@ function hatchIt(draft: Draft, { floor, of, hatch }: HatchOf): void {
 }
 
 export const labelsEdits = {
+  tintWalls: edit<TintWalls>('tint walls', tintWalls),
   changeLabel: edit<ChangeLabel>(({ to }) => (to === 'reset' ? 'reset label' : 'change label'), changeLabel),
   hatch: edit<HatchOf>(({ hatch }) => (hatch ? 'draw what it is made of' : 'draw it plain'), hatchIt),
 };

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { Id } from '../values';
 import { id, place } from './fields';
 import { type Kind, ON_NO_FLOOR, type Reference, together } from './kind';
+import { type PictureDetails, pictureDetails } from './underlays';
 
 /** What of the plan shows in a drawing, by name. */
 export const LOOKS = ['on site', 'for the client', 'for the builder', 'bare'] as const;
@@ -12,12 +13,13 @@ interface Place {
   readonly y: number;
 }
 
-/** What a frame shows: the plan of a floor, its doors and windows, its rooms; the walls of a room from inside; a floor cut along a line; how the house is counted. */
+/** What a frame shows: the plan of a floor, its doors and windows, its rooms; the walls of a room from inside; a floor cut along a line; how the house is counted; a picture. */
 export type FrameShows =
   | { readonly kind: 'plan' | 'openings' | 'rooms'; readonly floor: Id }
   | { readonly kind: 'elevations'; readonly room: Id }
   | { readonly kind: 'section'; readonly floor: Id; readonly a: Place; readonly b: Place }
-  | { readonly kind: 'areas' };
+  | { readonly kind: 'areas' }
+  | ({ readonly kind: 'picture' } & PictureDetails);
 
 /** A part of a sheet. */
 export interface SheetFrame {
@@ -26,7 +28,7 @@ export interface SheetFrame {
   readonly shows: FrameShows;
   /** Where its middle lies, mm on paper from the upper left corner of the page. */
   readonly at: Place;
-  /** 50 for 1:50; tables have none to keep. */
+  /** 50 for 1:50; of a picture how wide it is, mm on paper; tables have none to keep. */
   readonly scale: number;
   /** One of `LOOKS`, or one of the job’s own by its id. */
   readonly look: string;
@@ -87,6 +89,7 @@ export const frameKind: Kind<SheetFrame, object> = {
       z.object({ kind: z.literal('elevations'), room: id }),
       z.object({ kind: z.literal('section'), floor: id, a: place, b: place }),
       z.object({ kind: z.literal('areas') }),
+      pictureDetails.extend({ kind: z.literal('picture') }),
     ]),
     at: place,
     scale: z.number().min(1).max(MOST_SCALE),

@@ -12,6 +12,7 @@ export const SHOWN_PARTS = [
   'names',
   'areas',
   'lengths',
+  'provenance',
   'checks',
   'numbers',
   'levels',

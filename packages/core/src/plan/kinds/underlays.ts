@@ -52,6 +52,12 @@ export interface PictureDetails {
   readonly height: number;
 }
 
+export const pictureDetails = z.object({
+  picture: id,
+  width: z.int().min(1).max(MOST_PIXELS),
+  height: z.int().min(1).max(MOST_PIXELS),
+});
+
 /** A reference picture under the plan of a floor. */
 export interface Underlay extends PictureDetails {
   readonly id: Id;

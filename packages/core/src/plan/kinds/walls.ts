@@ -4,6 +4,7 @@ import type { Collection, Id } from '../values';
 import type { Corner } from './corners';
 import { HATCHES, type Hatch, id, millimetres } from './fields';
 import { type Kind, onFloor, together } from './kind';
+import { ROOM_COLOURS, type RoomColour } from './rooms';
 
 /** A party wall parts this house from the next; a chalk line is a boundary without a wall. Outer and inner walls are told apart by their rooms. */
 export type WallKind = 'external' | 'internal' | 'party' | 'chalk';
@@ -27,6 +28,7 @@ export interface Wall {
   readonly typed: boolean;
   /** What it is made of, as it is drawn; null: filled. */
   readonly hatch: Hatch | null;
+  readonly tint: RoomColour | null;
 }
 
 /** A wall bends to a little more than a half circle at most. */
@@ -49,13 +51,14 @@ export const wallKind: Kind<Wall, { readonly corners: Collection<Corner> }> = {
     kind: z.enum(['external', 'internal', 'party', 'chalk']),
     typed: z.boolean(),
     hatch: z.enum(HATCHES).nullable(),
+    tint: z.enum(ROOM_COLOURS).nullable(),
   }),
   floorOf: (wall) => wall.floor,
   together: [
     together('the course', 'floor', 'start', 'end', 'bulge'),
     together('the thickness', 'left', 'right', 'typed'),
     together('the kind', 'kind'),
-    together('what it is made of', 'hatch'),
+    together('what it is made of', 'hatch', 'tint'),
   ],
   refers: [
     onFloor('wall'),

@@ -1,5 +1,6 @@
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Icon, Text } from 'react-native-paper';
+import { roomsCome } from '../../../core-later/come';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { lent } from '../later/lent';
@@ -18,8 +19,12 @@ export function FloorStrip() {
   const { units } = plan.job;
   const floors = [...floorsInOrder(plan)].reverse();
   const add = (side: 'above' | 'below') => {
-    const done = dispatch(edit({ kind: 'addFloor', of: own, side }));
-    if (done.ok && done.made) dispatch(goToFloor(done.made));
+    const now = () => {
+      const done = dispatch(edit({ kind: 'addFloor', of: own, side }));
+      if (done.ok && done.made) dispatch(goToFloor(done.made));
+    };
+    // what does it comes later than the desk; where it can't be had that is said
+    roomsCome().then(now, now);
   };
   return (
     <View accessibilityLabel="Floors of the house" role="group" style={styles.all}>

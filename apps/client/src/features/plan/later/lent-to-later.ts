@@ -18,6 +18,7 @@ export {
   BREAK_NAMES,
   walkEndInWords,
   LOOKS,
+  ROOM_COLOURS,
   PAPERS,
   sheetsInOrder,
   ROOM_USES,
@@ -154,6 +155,7 @@ export {
   forgetDistance,
   forgetMark,
   keepMarks,
+  pictureFrom,
   mark,
   nudgeMark,
   removeChosen,
@@ -173,3 +175,4 @@ export { WalkClosing, WalkList } from '../walk/pieces';
 export { ZoomButtons } from '../ZoomButtons';
 export { Listing } from './Listing';
 export { LETTERING, letteringStep } from '../viewport';
+export { keepLogo } from '../../jobs/kept-logo';

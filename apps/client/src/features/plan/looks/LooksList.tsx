@@ -18,6 +18,7 @@ const SAID: Readonly<Record<ShownPart, string>> = {
   names: 'Names',
   areas: 'Areas',
   lengths: 'Lengths of walls',
+  provenance: 'Where lengths come from',
   checks: 'Checks',
   numbers: 'Numbers of openings',
   levels: 'Levels',

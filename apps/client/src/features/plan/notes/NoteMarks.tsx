@@ -18,16 +18,18 @@ interface Props {
 export default function NoteMarks({ floor, colours, px }: Props): ReactElement | null {
   const chosen = useAppSelector((state) => state.plan.selection);
   if (chosen.kind !== 'note') return null;
-  const { annotationsOn, drawAnnotation, drawnDimensions, placeOf } = laterRooms();
+  const { annotationsOn, drawAnnotation, drawnDimensions, placeOf, turnHandle } = laterRooms();
   const lettering = LETTERING / letteringStep(1 / px);
   const annotation = annotationsOn(floor).find(({ id }) => id === chosen.id);
   const marks: readonly Mark[] = annotation
     ? drawAnnotation(annotation, lettering)
     : (drawnDimensions(floor, lettering).get(chosen.id)?.marks ?? []);
   const handles = annotation
-    ? [annotation.to, annotation.form === 'arrow' || annotation.form === 'line' ? annotation.at : null].filter(
-        (p) => p !== null,
-      )
+    ? [
+        turnHandle(annotation, lettering),
+        annotation.to,
+        annotation.form === 'arrow' || annotation.form === 'line' ? annotation.at : null,
+      ].filter((p) => p !== null)
     : pointsOf(floor.plan, chosen.id).flatMap(({ stand }) => placeOf(floor, stand) ?? []);
   const lines = marks.flatMap((mark) => (mark.kind === 'path' ? mark.rings : []));
   const letters = marks.flatMap((mark) => (mark.kind === 'text' ? [laterRooms().boxRing(mark, lettering)] : []));

@@ -5,8 +5,8 @@ import { lent } from '../later/lent';
 import type { Bench, Pointer, Tool } from '../tools/tool';
 import { annotationOf, dimensionOf, laidOf, movedBy, pointsOf } from './chosen-note';
 
-const { isTap, outOfReach } = lent();
-const { anchorAt, noteAt, placeOf } = laterRooms();
+const { LETTERING_ON_PAPER, isTap, lookContent, outOfReach } = lent();
+const { anchorAt, noteAt, placeOf, turnHandle } = laterRooms();
 
 /** Dragged lines go in steps of a centimetre, mm. */
 const STEP = 10;
@@ -39,11 +39,22 @@ export function notesTool(bench: Bench): Tool {
   const hitAt = ({ at, reach }: Pointer): NoteHit | null => {
     const { plan } = floor();
     const out = outOfReach(bench.looks(), plan.job.look);
-    return noteAt(floor(), at, reach, bench.lettering(), (of) => out.has(of === 'dimensions' ? 'dimensions' : 'notes'));
+    const { layers } = lookContent(bench.looks(), plan.job.look);
+    const isOut = (of: NoteHit['of'], layer: string) =>
+      out.has(of === 'dimensions' ? 'dimensions' : 'notes') || (layers[layer] ?? 'on') !== 'on';
+    return noteAt(floor(), at, reach, bench.lettering(), isOut);
   };
   const isChosen = (hit: NoteHit | null): boolean => {
     const chosen = bench.selection();
     return hit !== null && chosen.kind === 'note' && chosen.id === hit.id;
+  };
+  /** The chosen text or sign, by the handle that stands beside it. */
+  const atHandle = ({ at, reach }: Pointer): NoteHit | null => {
+    const chosen = bench.selection();
+    const annotation = chosen.kind === 'note' ? annotationOf(floor().plan, chosen) : null;
+    const handle = annotation && turnHandle(annotation, bench.lettering());
+    const near = handle !== null && Math.hypot(handle.x - at.x, handle.y - at.y) <= reach;
+    return near ? { of: 'annotations', id: annotation!.id } : null;
   };
   const choose = ({ of, id }: NoteHit) => bench.select({ kind: 'note', of, id });
   const make = (intent: Intent, of: NoteHit['of']) => {
@@ -123,7 +134,8 @@ export function notesTool(bench: Bench): Tool {
       if (state.kind === 'pressed') {
         const { from, hit } = state;
         if (isTap(from.px, pointer.px)) return;
-        const drag = hit && isChosen(hit) ? dragOf(bench, hit, from) : null;
+        const held = isChosen(hit) ? hit : atHandle(from);
+        const drag = held ? dragOf(bench, held, from) : null;
         const draws = !drag && DRAWN.includes(bench.choices().note.form);
         state = drag
           ? { kind: 'dragging', from: from.at, drag, seed: bench.seed() }
@@ -204,15 +216,34 @@ function offFace(bench: Bench, { stand, at }: Anchored, to: Anchored): number {
 function dragOf(bench: Bench, { of, id }: NoteHit, from: Pointer): Drag | null {
   const { plan } = bench.floor();
   const annotation = annotationOf(plan, { of, id });
-  if (annotation) return dragOfAnnotation(annotation, from);
+  if (annotation) return dragOfAnnotation(annotation, from, bench.lettering());
   const dimension = dimensionOf(plan, { of, id });
   return dimension && dragOfDimension(bench, dimension, from);
 }
 
-function dragOfAnnotation(annotation: Annotation, { at: pressed, reach }: Pointer): Drag {
+/** Turned to within so many degrees of an eighth of a right angle it is turned to that. */
+const EIGHTH = 15;
+const NEAR = 4;
+
+/** Turned and sized by its handle: as far round as the finger is, as much larger as it is farther off. */
+function turnedBy({ at, size }: Annotation, handle: Point, { x, y }: Point): Pick<Annotation, 'turn' | 'size'> {
+  const away = (p: Point) => Math.hypot(p.x - at.x, p.y - at.y);
+  const turn = (Math.atan2(y - at.y, x - at.x) * 180) / Math.PI;
+  const even = Math.round(turn / EIGHTH) * EIGHTH;
+  const { least, most } = LETTERING_ON_PAPER;
+  const larger = (size * away({ x, y })) / Math.max(1, away(handle));
+  return {
+    turn: Math.abs(turn - even) < NEAR ? even : Math.round(turn),
+    size: Math.round(Math.min(most, Math.max(least, larger)) * 10) / 10,
+  };
+}
+
+function dragOfAnnotation(annotation: Annotation, { at: pressed, reach }: Pointer, lettering: number): Drag {
   const change = (to: Partial<Annotation>): Intent => ({ kind: 'changeAnnotation', annotation: annotation.id, to });
   const near = (p: Point | null) => p !== null && Math.hypot(p.x - pressed.x, p.y - pressed.y) <= reach;
   const { at, to, form } = annotation;
+  const handle = turnHandle(annotation, lettering);
+  if (near(handle)) return (pointer) => change(turnedBy(annotation, handle!, pointer.at));
   if (near(to)) return (_, by) => change({ to: { x: to!.x + by.x, y: to!.y + by.y } });
   if ((form === 'arrow' || form === 'line') && near(at))
     return (_, by) => change({ at: { x: at.x + by.x, y: at.y + by.y } });

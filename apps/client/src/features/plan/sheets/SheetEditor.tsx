@@ -1,4 +1,4 @@
-import type { Sheet, SheetFrame } from '@velvet-tape/core';
+import type { PictureDetails, Sheet, SheetFrame } from '@velvet-tape/core';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View, useWindowDimensions } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -14,7 +14,19 @@ import { SheetForm } from './SheetForm';
 import { sayWrong } from './say-wrong';
 import { usePage } from './use-pages';
 
-const { DropMenu, LOOKS, capital, edit, filesWorker, floorsInOrder, lookName, useAppDispatch, useAppSelector } = lent();
+const {
+  DropMenu,
+  LOOKS,
+  capital,
+  edit,
+  filesWorker,
+  floorsInOrder,
+  lookName,
+  pickFiles,
+  pictureFrom,
+  useAppDispatch,
+  useAppSelector,
+} = lent();
 
 type Side = 'leave' | 'page' | 'add' | 'words';
 const SIDES: readonly { readonly side: Side; readonly label: string }[] = [
@@ -117,17 +129,19 @@ function FrameTiles({ frame, done }: { frame: FrameShown; done(): void }) {
               />
             ))}
           </ListBar>
-          <ListBar>
-            {[...LOOKS, ...Object.keys(plan.looks)].map((look) => (
-              <BarButton
-                key={look}
-                label={capital(lookName(plan, look))}
-                says={`Look: ${lookName(plan, look)}`}
-                chosen={frame.frame.look === look}
-                onPress={() => change({ look })}
-              />
-            ))}
-          </ListBar>
+          {frame.frame.shows.kind !== 'picture' && (
+            <ListBar>
+              {[...LOOKS, ...Object.keys(plan.looks)].map((look) => (
+                <BarButton
+                  key={look}
+                  label={capital(lookName(plan, look))}
+                  says={`Look: ${lookName(plan, look)}`}
+                  chosen={frame.frame.look === look}
+                  onPress={() => change({ look })}
+                />
+              ))}
+            </ListBar>
+          )}
         </>
       )}
       <ListBar>
@@ -212,6 +226,11 @@ function AddTiles({ sheet, shown, choose }: { sheet: Sheet; shown: PageShown | n
         if (result.ok && result.made) choose(result.made);
       })
       .catch(sayWrong(dispatch));
+  const picture = (details: PictureDetails | null) => details && put({ kind: 'picture', ...details }, 'bare');
+  const bring = () =>
+    void pickFiles({ accept: 'image/*', several: false }).then(async ([file]) => {
+      if (file) picture(await dispatch(pictureFrom(file)));
+    });
   const look = shown?.frames.find(({ frame }) => frame.shows.kind === 'plan')?.frame.look ?? 'on site';
   return (
     <>
@@ -253,6 +272,18 @@ function AddTiles({ sheet, shown, choose }: { sheet: Sheet; shown: PageShown | n
             }))}
           />
         )}
+        <DropMenu
+          icon="image-outline"
+          label="Picture"
+          says="A picture"
+          entries={[
+            { title: 'Bring one in', icon: 'plus', onPress: bring },
+            ...Object.values(plan.underlays).map(({ name, picture: id, width, height }) => ({
+              title: name,
+              onPress: () => picture({ picture: id, width, height }),
+            })),
+          ]}
+        />
         <BarButton
           icon="texture-box"
           label="Areas"

@@ -1,11 +1,11 @@
-import type { Sheet } from '@velvet-tape/core';
+import type { PictureDetails, Sheet } from '@velvet-tape/core';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { BarButton } from '../../../ui/BarButton';
 import { lent } from '../later/lent';
 
-const { edit, useAppDispatch, useAppSelector } = lent();
+const { edit, keepLogo, pickFiles, pictureFrom, useAppDispatch, useAppSelector } = lent();
 
 /** What the title block says: of this sheet its name and revision, of all of the job who draws and what can be relied on. */
 export function SheetForm({ sheet }: { sheet: Sheet }) {
@@ -52,9 +52,32 @@ export function SheetForm({ sheet }: { sheet: Sheet }) {
         value={disclaimer}
         onChangeText={setDisclaimer}
       />
+      <Logo logo={job.logo} />
       <BarButton strong label="Keep" says="Keep the words" disabled={!changed} onPress={keep} />
     </View>
   );
 }
 
-const styles = StyleSheet.create({ form: { paddingHorizontal: 14, paddingBottom: 12, gap: 8 } });
+/** The picture in every title block; the next new job on this device has it too. */
+function Logo({ logo }: { logo: PictureDetails | null }) {
+  const dispatch = useAppDispatch();
+  const take = (picture: PictureDetails | null) => {
+    if (dispatch(edit({ kind: 'changeJob', details: { logo: picture } })).ok) keepLogo(picture);
+  };
+  const pick = () =>
+    void pickFiles({ accept: 'image/*', several: false }).then(async ([file]) => {
+      const picture = file && (await dispatch(pictureFrom(file)));
+      if (picture) take(picture);
+    });
+  return (
+    <View style={styles.logo}>
+      <BarButton icon="image-outline" label={logo ? 'Another logo' : 'Logo'} says="Logo of all sheets" onPress={pick} />
+      {logo && <BarButton icon="trash-can-outline" label="No logo" onPress={() => take(null)} />}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  form: { paddingHorizontal: 14, paddingBottom: 12, gap: 8 },
+  logo: { flexDirection: 'row', gap: 8 },
+});

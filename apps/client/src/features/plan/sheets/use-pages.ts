@@ -16,8 +16,16 @@ export async function broughtFor(plan: Plan, sheets: readonly Id[]): Promise<Bro
     ),
   );
   const printed = Object.values(plan.underlays).filter((each) => floors.has(each.floor) && each.prints && !each.hidden);
+  const placed = Object.values(plan.frames).flatMap(({ sheet, shows }) =>
+    sheets.includes(sheet) && shows.kind === 'picture' ? [shows.picture] : [],
+  );
   const pictures = new Map<string, Blob>();
-  for (const { picture } of printed) pictures.set(picture, await pictureOf(picture));
+  for (const picture of [
+    ...printed.map((each) => each.picture),
+    ...placed,
+    ...(plan.job.logo ? [plan.job.logo.picture] : []),
+  ])
+    pictures.set(picture, await pictureOf(picture));
   return { date: today(), pictures };
 }
 

@@ -1,5 +1,13 @@
 import { LONGEST_SIDE } from '@velvet-tape/contract';
-import { type Calibration, type Underlay, outlineOf, ringsBox, shortened, turnedAbout } from '@velvet-tape/core';
+import {
+  type Calibration,
+  type PictureDetails,
+  type Underlay,
+  outlineOf,
+  ringsBox,
+  shortened,
+  turnedAbout,
+} from '@velvet-tape/core';
 import { checkFile } from '../../../pictures/check';
 import { type PdfFile, openPdf } from '../../../pictures/pdf';
 import { Stopped, workOn } from '../../../pictures/work';
@@ -93,10 +101,10 @@ function closePages(): void {
   opened = null;
 }
 
-/** Makes a picture ready beside the screen, keeps it on the device, and lays it under the plan. */
-const keep =
-  (file: Blob, name: string, { replaces }: Place, page: { perPixel: number; ratio: number | null } | null = null) =>
-  async (dispatch: AppDispatch, getState: () => RootState): Promise<void> => {
+/** Makes a picture ready beside the screen and keeps it on the device. */
+const keptOnDevice =
+  (file: Blob) =>
+  async (dispatch: AppDispatch): Promise<PictureDetails> => {
     const work = workOn(
       (pictures, progress) => pictures.ready(file, LONGEST_SIDE, progress),
       (share) => dispatch(underlayActions.working({ what: WORDS, share })),
@@ -104,8 +112,30 @@ const keep =
     const { blob, width, height } = await underWay(work, WORDS, dispatch);
     const picture = randomSeed();
     await keepPicture(picture, blob);
+    return { picture, width, height };
+  };
+
+/** A picture for a sheet; null where it could not be had, which is said. */
+export const pictureFrom =
+  (file: File) =>
+  async (dispatch: AppDispatch): Promise<PictureDetails | null> => {
+    try {
+      if ((await checkFile(file)) === 'picture') return await dispatch(keptOnDevice(file));
+      dispatch(
+        planActions.said({ text: 'A PDF can’t stand on a sheet. Take a photo or a picture of it.', tone: 'refused' }),
+      );
+    } catch (error) {
+      if (!(error instanceof Stopped)) dispatch(sayTrouble(error));
+    }
+    return null;
+  };
+
+/** Lays a picture under the plan, or puts it in the place of one that is there. */
+const keep =
+  (file: Blob, name: string, { replaces }: Place, page: { perPixel: number; ratio: number | null } | null = null) =>
+  async (dispatch: AppDispatch, getState: () => RootState): Promise<void> => {
+    const details = await dispatch(keptOnDevice(file));
     const { floor } = getState().plan;
-    const details = { picture, width, height };
     if (replaces) {
       dispatch(edit({ kind: 'replacePicture', underlay: replaces, picture: details }));
       return;

@@ -1,11 +1,11 @@
-import { edit } from './edit';
-import { type Point, cross, dot, lineMeeting, moved, rightOf } from '../geometry';
-import { type Draft, Refusal } from '../plan/draft';
-import type { Id } from '../plan/plan';
-import { networkBefore } from '../rooms';
-import { type HalfWall, type Network, STRAIGHT } from '../walls';
-import { requireFace } from './require';
-import { settle } from './settle';
+import { edit } from '../edit';
+import { type Point, cross, dot, lineMeeting, moved, rightOf } from '../../geometry';
+import { type Draft, Refusal } from '../../plan/draft';
+import type { Id } from '../../plan/plan';
+import { networkBefore } from '../../rooms';
+import { type HalfWall, type Network, STRAIGHT } from '../../walls';
+import { requireFace } from '../require';
+import { settle } from '../settle';
 
 export interface KeepFlush {
   readonly kind: 'keepFlush';

@@ -1,9 +1,9 @@
-import { edit } from './edit';
-import { carries } from '../walls';
-import type { Id } from '../plan/plan';
-import { type Draft, Refusal } from '../plan/draft';
-import { requireFace } from './require';
-import { settle } from './settle';
+import { edit } from '../edit';
+import { carries } from '../../walls';
+import type { Id } from '../../plan/plan';
+import { type Draft, Refusal } from '../../plan/draft';
+import { requireFace } from '../require';
+import { settle } from '../settle';
 
 export interface SetWallKind {
   readonly kind: 'setWallKind';
@@ -13,7 +13,7 @@ export interface SetWallKind {
 }
 
 /** The walls of a face are told to be party walls, a chalk line (no wall at all), or walls by what they part. */
-export function setWallKind(draft: Draft, { floor, face: key, as }: SetWallKind): void {
+function setWallKind(draft: Draft, { floor, face: key, as }: SetWallKind): void {
   const face = requireFace(draft, floor, key);
   const { partyThickness, internalThickness } = draft.job.usual;
   for (const { wall } of face.halves) {

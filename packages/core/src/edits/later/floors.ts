@@ -1,9 +1,9 @@
-import { edit } from './edit';
-import { type Draft, Refusal } from '../plan/draft';
-import { dropWithAll } from '../plan/footing';
-import { type Id, NEW_FLOOR, floorsInOrder } from '../plan/plan';
-import { floorBeside } from '../plan/storeys';
-import { requireFloor, requireName, requirePositive } from './require';
+import { edit } from '../edit';
+import { type Draft, Refusal } from '../../plan/draft';
+import { dropWithAll } from '../../plan/footing';
+import { type Id, NEW_FLOOR, floorsInOrder } from '../../plan/plan';
+import { floorBeside } from '../../plan/storeys';
+import { requireFloor, requireName, requirePositive } from '../require';
 
 /** A new floor above or below another; those further up, or down, make room. */
 export interface AddFloor {
