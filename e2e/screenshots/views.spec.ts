@@ -108,6 +108,25 @@ async function aSheet(page: Page, finger: Finger): Promise<void> {
   await page.getByRole('tab', { name: 'Plan' }).tap();
 }
 
+/** Strings laid in a room, one of them chosen. */
+async function notes(page: Page, finger: Finger): Promise<void> {
+  await page.getByRole('button', { name: /^Floor: / }).tap();
+  await page.getByRole('menuitem', { name: 'Ground floor' }).tap();
+  await press(page, 'Notes');
+  await page.getByRole('button', { name: 'Lay strings', exact: true }).tap();
+  await page.getByRole('menuitem', { name: 'Round the house' }).tap();
+  await page.getByRole('button', { name: 'Dismiss', exact: true }).tap();
+  const hall = await restingBox(page.getByTestId(/^floor /).first());
+  await finger.pinch([hall.x + hall.width / 2, hall.y + 20], 60, 150);
+  const figure = page.getByTestId(/^dimension-line .* figure/).filter({ hasText: '3.61' }).first();
+  await finger.tap(await middleOf(figure));
+  await page.getByTestId('dimension-tiles').waitFor();
+  await picture(page, 'phone-notes');
+  await page.getByRole('button', { name: 'Done', exact: true }).tap();
+  await page.keyboard.press('Control+z');
+  await press(page, 'Choose');
+}
+
 plain.describe('on a phone', () => {
   test.use(PHONE);
 
@@ -150,12 +169,12 @@ plain.describe('on a phone', () => {
     await press(page, 'Show the elevation');
     await page.getByTestId('elevation').waitFor();
     await page.getByRole('button', { name: /^Sill of the wall/ }).tap();
-    await picture(page, 'phone-elevation');
     await press(page, 'Hide the elevation');
     await page.getByRole('button', { name: 'Done', exact: true }).tap();
     await storeys(page, finger);
     await underTheRoof(page, finger);
     await aSheet(page, finger);
+    await notes(page, finger);
     await overSketch(page, finger);
   });
 });
@@ -200,13 +219,25 @@ plain.describe('on a wide screen', () => {
     await page.getByRole('textbox', { name: /The listing says/ }).fill('130');
     await page.getByRole('button', { name: 'Compare', exact: true }).click();
     await page.getByTestId('nearest').waitFor();
-    await picture(page, 'wide-areas');
     await page.getByRole('button', { name: 'Close areas', exact: true }).click();
     await page.getByRole('tab', { name: 'Sheets' }).click();
     await page.getByRole('button', { name: /^Sheet 1, Listing plan/ }).click();
     await page.getByRole('button', { name: 'Put on it', exact: true }).click();
     await page.getByTestId('frame Ground floor').waitFor();
     await picture(page, 'wide-sheet');
+    // the builder's page of the ground floor, as it leaves
+    await page.getByRole('button', { name: 'All sheets', exact: true }).click();
+    await page.getByRole('button', { name: 'Lay out more', exact: true }).click();
+    await page.getByRole('button', { name: 'Paper A3', exact: true }).click();
+    await page.getByRole('button', { name: /^Builder’s set/ }).click();
+    await page.getByRole('button', { name: /^Sheet \d, Ground floor/ }).click();
+    await page.getByTestId('frame Ground floor').waitFor();
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'This sheet as PDF', exact: true }).click(),
+    ]);
+    execFileSync('pdftoppm', ['-r', '80', '-png', '-singlefile', await file.path(), '../docs/screenshots/page-builder']);
+    await page.keyboard.press('Control+z');
     await page.getByRole('tab', { name: 'Plan' }).click();
     await page.keyboard.press('c');
     await page.getByRole('button', { name: /^Floor: / }).click();

@@ -162,6 +162,25 @@ describe('sheets', () => {
     expect(words(page(house.plan, made).marks)).toContain('No room is cut there any more.');
   });
 
+  test('one room stands on a sheet alone: 4.00 m are 200 mm at 1:20, and nothing of the next room is drawn', () => {
+    const { house, room } = study();
+    const next = house.box(4100, 0, 7100, 3000);
+    house.do({ kind: 'nameRoom', room: next, name: 'Hall' });
+    house.do({ kind: 'layStrings', floor: 'ground', room: null });
+    const made = house.do({ kind: 'addSheets', sheets: [{ name: 'Study', paper: 'A3', across: true, frames: [] }] })!;
+    const frame = partFor(house.plan, house.plan.sheets[made]!, { shows: { kind: 'room', room }, look: 'on site' });
+    house.do({ kind: 'addFrame', sheet: made, frame: { ...frame, scale: 20 } });
+    const { marks, frames } = page(house.plan, made);
+    expect(frames.map(({ name }) => name)).toEqual(['Plan of Study']);
+    const floors = marks.flatMap((mark) => (mark.role === 'floor' && mark.kind === 'path' ? mark.rings : []));
+    const xs = floors.flat().map(({ x }) => x);
+    expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(200, 6);
+    expect(words(marks)).not.toContain('Hall');
+    expect(marks.some(({ key }) => key.includes('dimension-line'))).toBe(false);
+    house.do({ kind: 'removeRoom', room });
+    expect(Object.keys(house.plan.frames)).toHaveLength(0);
+  });
+
   test('pictures stand on a sheet as wide as told, a logo in its title block; both are among the pictures of the plan', () => {
     const { house } = study();
     const made = house.do({ kind: 'addSheets', sheets: [{ name: 'Photos', paper: 'A4', across: false, frames: [] }] })!;

@@ -9,7 +9,7 @@ import {
   withChange,
   sheetsInOrder,
 } from '../src';
-import { LETTERING, type SheetSet, composeSheet, layOut, partsOfPage } from '../src/sheets';
+import { LETTERING, type SheetSet, composeSheet, layOut, partsOfPage, withoutStrings } from '../src/sheets';
 
 interface Box {
   readonly minX: number;
@@ -35,9 +35,16 @@ export function sheetFaults(
   paper: Sheet['paper'],
 ): { faults: string[]; pages: number; unfit: number } {
   const faults: string[] = [];
-  const sheets = layOut(plan, set, paper);
+  // a builder's set lays its strings first, as the application does
+  const strings = set === 'builder’s set' ? withoutStrings(plan) : [];
+  const strung = strings.reduce((now, floor) => {
+    const laid = applyEdit(now, { kind: 'layStrings', floor, room: null }, `strings.${floor}`);
+    if (!laid.ok) faults.push(laid.reason);
+    return laid.ok ? laid.plan : now;
+  }, plan);
+  const sheets = layOut(strung, set, paper);
   if (sheets.length === 0) return { faults, pages: 0, unfit: 0 };
-  const result = applyEdit(plan, { kind: 'addSheets', sheets }, 'sheets');
+  const result = applyEdit(plan, { kind: 'addSheets', sheets, strings }, 'sheets');
   if (!result.ok) return { faults: [result.reason], pages: 0, unfit: 0 };
   const pages = sheetsInOrder(result.plan).map(({ id }) =>
     composeSheet(result.plan, id, { date: '29 November 2026' })!,

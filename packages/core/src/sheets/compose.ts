@@ -128,7 +128,10 @@ const isWithin = (box: Box, { x, y, width, height }: Area): boolean =>
 export function nameOf(plan: Plan, { shows }: Pick<SheetFrame, 'shows'>): string {
   if (shows.kind === 'areas') return 'Areas';
   if (shows.kind === 'picture') return 'Picture';
-  if (shows.kind === 'elevations') return `Walls of ${plan.rooms[shows.room]?.name || 'a room'}`;
+  if ('room' in shows) {
+    const name = plan.rooms[shows.room]?.name || 'a room';
+    return shows.kind === 'room' ? `Plan of ${name}` : `Walls of ${name}`;
+  }
   const floor = plan.floors[shows.floor]?.name || 'A floor';
   if (shows.kind === 'section') return `Section, ${floor}`;
   return shows.kind === 'plan' ? floor : `${shows.kind === 'openings' ? 'Doors and windows' : 'Rooms'}, ${floor}`;

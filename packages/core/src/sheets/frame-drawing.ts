@@ -1,10 +1,11 @@
 import { deriveFloor } from '../derived';
 import { type Point, boxAround } from '../geometry';
 import { type Mark, type PictureMark, boxOf, drawFloor, drawnBox, lookOf, printedPictures } from '../drawing';
-import type { Plan, SheetFrame } from '../plan/plan';
+import type { Id, Plan, SheetFrame } from '../plan/plan';
 import { captionOf } from './caption';
 import { elevationsOf } from './elevations';
 import { LETTERING, onPaper } from './paper-marks';
+import { onlyRoom } from './only-room';
 import { pictureOnPaper } from './picture';
 import { sectionOf } from './section';
 import { areasTable, openingsTable, roomsTable } from './tables';
@@ -20,13 +21,15 @@ export type Content = Pick<SheetFrame, 'shows' | 'scale' | 'look'>;
 
 /** Is it a drawing to scale, and no table? */
 export const isDrawing = ({ kind }: Content['shows']): boolean =>
-  kind === 'plan' || kind === 'elevations' || kind === 'section';
+  kind === 'plan' || kind === 'room' || kind === 'elevations' || kind === 'section';
 
 /** What a frame shows, drawn to its scale. */
 export function drawContent(plan: Plan, { shows, scale, look }: Content): Drawn {
   switch (shows.kind) {
     case 'plan':
-      return planOf(plan, shows.floor, scale, look);
+      return planOf(plan, shows.floor, null, scale, look);
+    case 'room':
+      return planOf(plan, plan.rooms[shows.room]!.floor, shows.room, scale, look);
     case 'elevations':
       return elevationsOf(plan, shows.room, scale);
     case 'section':
@@ -65,27 +68,29 @@ function cornersOf({ shown: { left, top, width, height }, matrix: [a, b, c, d, x
   return [at(left, top), at(left + width, top), at(left, top + height), at(left + width, top + height)];
 }
 
-function planOf(plan: Plan, floor: string, scale: number, look: Content['look']): Drawn {
+function planOf(plan: Plan, floor: Id, room: Id | null, scale: number, look: Content['look']): Drawn {
   const { units } = plan.job;
-  const derived = deriveFloor(plan, floor);
+  const whole = deriveFloor(plan, floor);
+  const derived = room === null ? whole : onlyRoom(whole, room);
   const lettering = LETTERING * scale;
-  const drawn = drawFloor(derived, { lettering, units, ...lookOf(plan, look) });
-  const pictures = printedPictures(plan, floor);
+  const own = lookOf(plan, look);
+  const drawn = drawFloor(derived, { lettering, units, ...own });
+  const pictures = own.without.has('pictures') || room !== null ? [] : printedPictures(plan, floor);
   const isFloor = ({ role }: Mark) => role === 'floor';
   const marks = [...drawn.filter(isFloor), ...pictures, ...drawn.filter((mark) => !isFloor(mark))];
-  const own = drawnBox(drawn, lettering);
+  const round = drawnBox(drawn, lettering);
   const corners = [
-    ...(own
+    ...(round
       ? [
-          { x: own.minX, y: own.minY },
-          { x: own.maxX, y: own.maxY },
+          { x: round.minX, y: round.minY },
+          { x: round.maxX, y: round.maxY },
         ]
       : []),
     ...pictures.flatMap(cornersOf),
   ];
   const around = boxAround(corners) ?? { minX: 0, minY: 0, maxX: 0, maxY: 0 };
   const [wide, high] = [(around.maxX - around.minX) / scale, (around.maxY - around.minY) / scale];
-  const name = plan.floors[floor]?.name || 'A floor';
+  const name = room === null ? plan.floors[floor]?.name || 'A floor' : plan.rooms[room]?.name || 'A room';
   const caption = captionOf(name, scale, units, high);
   const width = Math.max(wide, caption.width);
   return {

@@ -13,10 +13,10 @@ interface Place {
   readonly y: number;
 }
 
-/** What a frame shows: the plan of a floor, its doors and windows, its rooms; the walls of a room from inside; a floor cut along a line; how the house is counted; a picture. */
+/** What a frame shows: the plan of a floor, its doors and windows, its rooms; of a room its plan or its walls from inside; a floor cut along a line; how the house is counted; a picture. */
 export type FrameShows =
   | { readonly kind: 'plan' | 'openings' | 'rooms'; readonly floor: Id }
-  | { readonly kind: 'elevations'; readonly room: Id }
+  | { readonly kind: 'elevations' | 'room'; readonly room: Id }
   | { readonly kind: 'section'; readonly floor: Id; readonly a: Place; readonly b: Place }
   | { readonly kind: 'areas' }
   | ({ readonly kind: 'picture' } & PictureDetails);
@@ -86,7 +86,7 @@ export const frameKind: Kind<SheetFrame, object> = {
     sheet: id,
     shows: z.discriminatedUnion('kind', [
       z.object({ kind: z.enum(['plan', 'openings', 'rooms']), floor: id }),
-      z.object({ kind: z.literal('elevations'), room: id }),
+      z.object({ kind: z.enum(['elevations', 'room']), room: id }),
       z.object({ kind: z.literal('section'), floor: id, a: place, b: place }),
       z.object({ kind: z.literal('areas') }),
       pictureDetails.extend({ kind: z.literal('picture') }),

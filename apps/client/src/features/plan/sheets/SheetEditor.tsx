@@ -263,6 +263,17 @@ function AddTiles({ sheet, shown, choose }: { sheet: Sheet; shown: PageShown | n
       <ListBar>
         {rooms.length > 0 && (
           <DropMenu
+            icon="square-outline"
+            label="A room"
+            says="Plan of one room"
+            entries={rooms.map(({ id, name }) => ({
+              title: name || 'Unnamed',
+              onPress: () => put({ kind: 'room', room: id }, look),
+            }))}
+          />
+        )}
+        {rooms.length > 0 && (
+          <DropMenu
             icon="wall"
             label="Walls of a room"
             says="Walls of a room, from inside"

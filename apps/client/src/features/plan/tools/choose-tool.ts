@@ -36,7 +36,7 @@ export function chooseTool(bench: Bench): Tool {
         if (isTap(from.px, pointer.px)) return;
         if (from.several) state = { kind: 'framing', from: from.at };
         else {
-          const grip = gripAt(bench.floor(), bench.selection(), hit, from.at, from.reach);
+          const grip = unlocked(bench, gripAt(bench.floor(), bench.selection(), hit, from.at, from.reach));
           const held = pointer.rested ? heldGrip(grip, hit, from.at, from.reach) : grip;
           if (held.kind === 'wall' && grip.kind === 'sheet') bench.select({ kind: 'wall', face: held.face.key });
           state = { kind: 'dragging', from: from.at, px: from.px, grip: held, seed: bench.seed() };
@@ -91,12 +91,31 @@ const PART: Partial<Record<Hit['kind'], ShownPart>> = {
   wall: 'walls',
 };
 
+/** The part of the plan that has to be in reach for what a drag has hold of. */
+const PART_OF_GRIP: Partial<Record<Grip['kind'], ShownPart>> = {
+  ...({ wall: 'walls', bend: 'walls', part: 'walls', corner: 'walls', rooms: 'walls' } as const),
+  ...({
+    label: 'names',
+    solid: 'fixed',
+    break: 'ceilings',
+    stairs: 'stairs',
+    leaf: 'openings',
+    opening: 'openings',
+  } as const),
+};
+
+const isOutOfReach = (bench: Bench, part: ShownPart | undefined): boolean =>
+  part !== undefined && outOfReach(bench.looks(), bench.floor().plan.job.look).has(part);
+
+/** What is locked is not dragged: the sheet is, in its place. */
+const unlocked = (bench: Bench, grip: Grip): Grip =>
+  isOutOfReach(bench, PART_OF_GRIP[grip.kind]) ? { kind: 'sheet' } : grip;
+
 /** What is under a finger, but for what the look of the plan locks or leaves out: that is as if it were not there. */
 function withinReach(bench: Bench, { at, reach }: Pointer): Hit {
   const floor = bench.floor();
   const hit = hitAt(floor, at, reach);
-  const out = outOfReach(bench.looks(), floor.plan.job.look);
-  const isOut = ({ kind }: Hit) => PART[kind] !== undefined && out.has(PART[kind]);
+  const isOut = ({ kind }: Hit) => isOutOfReach(bench, PART[kind]);
   if (!isOut(hit)) return hit;
   const wall: Hit | null = hit.kind === 'opening' ? { kind: 'wall', face: hit.face } : null;
   if (wall && !isOut(wall)) return wall;
@@ -117,7 +136,7 @@ function caughtBeside(bench: Bench, pointer: Pointer, corner: string): Point {
 }
 
 function chosen(bench: Bench, hit: Hit, pointer: Pointer): Selection {
-  const corner = cornerAt(bench.floor(), pointer.at, pointer.reach * 0.6);
+  const corner = isOutOfReach(bench, 'walls') ? null : cornerAt(bench.floor(), pointer.at, pointer.reach * 0.6);
   const selection = bench.selection();
   // a corner is chosen by tapping it on the wall or room that is chosen already, or where it is an open end
   if (corner && (selection.kind === 'wall' || selection.kind === 'room' || isOpenEnd(bench, corner.id)))

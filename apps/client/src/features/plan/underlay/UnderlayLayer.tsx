@@ -7,6 +7,7 @@ import { pictureOf } from '../../../sync/pictures';
 import { G, Image, Path, Window } from '../../../ui/svg';
 import type { HouseColours } from '../../../ui/theme';
 import { HaloText } from '../overlay/HaloText';
+import { selectLook } from '../selectors';
 import { prepareLines } from './seen';
 import { selectUnderlays } from './selectors';
 import { underlayActions } from './underlay-slice';
@@ -20,6 +21,8 @@ interface Paint {
 /** The pictures under the plan, from the lowest up. */
 export const UnderlayLayer = memo(function UnderlayLayer(paint: Paint) {
   const underlays = useAppSelector(selectUnderlays);
+  const leftOut = useAppSelector((state) => selectLook(state).without.has('pictures'));
+  if (leftOut) return null;
   return (
     <G>
       {underlays
