@@ -1,6 +1,13 @@
 import { deriveFloor, faceByKey, type WallFace } from '../derived';
 import { type Draft, Refusal } from '../plan/draft';
-import { type Floor, type Id, LETTERING_ON_PAPER } from '../plan/plan';
+import {
+  type Collection,
+  type CollectionName,
+  type Entities,
+  type Floor,
+  type Id,
+  LETTERING_ON_PAPER,
+} from '../plan/plan';
 import { LONGEST_NAME, LONGEST_NOTE } from '../plan/schema';
 
 /** Refuses a size in mm that nothing in a house has. */
@@ -21,6 +28,14 @@ export function requireLettering(mm: number): void {
   const { least, most } = LETTERING_ON_PAPER;
   if (!(mm >= least && mm <= most))
     throw new Refusal(`Lettering is ${least} to ${most} mm high on paper: smaller can’t be read on a print.`);
+}
+
+/** The one of a kind with this id; refuses with the words when it is gone. */
+export function requireOne<C extends CollectionName>(draft: Draft, kind: C, id: Id, gone: string): Entities[C] {
+  const all = draft[kind] as Collection<Entities[C]>;
+  const one = Object.hasOwn(all, id) ? all[id] : undefined;
+  if (!one) throw new Refusal(gone);
+  return one;
 }
 
 /** Refuses when the floor is gone. */

@@ -3,7 +3,14 @@ export * from '../index';
 export { edit } from '../edits/edit';
 export { settle } from '../edits/settle';
 export { takeAlong } from '../edits/take-along';
-export { requireFace, requireFloor, requireLettering, requireName, requirePositive } from '../edits/require';
+export {
+  requireFace,
+  requireFloor,
+  requireLettering,
+  requireName,
+  requireOne,
+  requirePositive,
+} from '../edits/require';
 export { dropWithAll } from '../plan/footing';
 export { ofStep } from '../stairs/words';
 export { requireHeadroom } from '../edits/require-headroom';

@@ -2,7 +2,7 @@ import { type Draft, Refusal } from '../../plan/draft';
 import { type Annotation, type Id, LETTERING_ON_PAPER } from '../../plan/plan';
 import { LONGEST_NOTE } from '../../plan/schema';
 import { edit } from '../edit';
-import { requireFloor, requireLettering, requireName } from '../require';
+import { requireFloor, requireLettering, requireName, requireOne } from '../require';
 
 type Told = Partial<Omit<Annotation, 'id' | 'floor' | 'form'>>;
 
@@ -61,11 +61,8 @@ function removeAnnotation(draft: Draft, { annotation }: RemoveAnnotation): void 
   draft.drop('annotations', annotation);
 }
 
-function requireAnnotation(draft: Draft, id: Id): Annotation {
-  const annotation = Object.hasOwn(draft.annotations, id) ? draft.annotations[id] : undefined;
-  if (!annotation) throw new Refusal('That note is no longer there.');
-  return annotation;
-}
+const requireAnnotation = (draft: Draft, id: Id): Annotation =>
+  requireOne(draft, 'annotations', id, 'That note is no longer there.');
 
 export const annotationsEdits = {
   addAnnotation: edit<AddAnnotation>(({ form }) => (form === 'text' ? 'write' : form), addAnnotation),

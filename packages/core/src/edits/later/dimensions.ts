@@ -12,7 +12,7 @@ import {
   type PointStand,
 } from '../../plan/plan';
 import { edit } from '../edit';
-import { requireFloor, requireLettering } from '../require';
+import { requireFloor, requireLettering, requireOne } from '../require';
 
 type Told = Partial<Omit<Dimension, 'id' | 'floor' | 'form'>>;
 
@@ -196,17 +196,11 @@ const pointsOf = (draft: Draft, dimension: Id): DimensionPoint[] =>
     .filter((point) => point.dimension === dimension)
     .sort((a, b) => a.order - b.order);
 
-function requireDimension(draft: Draft, id: Id): Dimension {
-  const dimension = Object.hasOwn(draft.dimensions, id) ? draft.dimensions[id] : undefined;
-  if (!dimension) throw new Refusal('That dimension line is no longer there.');
-  return dimension;
-}
+const requireDimension = (draft: Draft, id: Id): Dimension =>
+  requireOne(draft, 'dimensions', id, 'That dimension line is no longer there.');
 
-function requirePoint(draft: Draft, id: Id): DimensionPoint {
-  const point = Object.hasOwn(draft.points, id) ? draft.points[id] : undefined;
-  if (!point) throw new Refusal('That point is no longer there.');
-  return point;
-}
+const requirePoint = (draft: Draft, id: Id): DimensionPoint =>
+  requireOne(draft, 'points', id, 'That point is no longer there.');
 
 export const dimensionsEdits = {
   addDimension: edit<AddDimension>('dimension line', addDimension),

@@ -2,7 +2,7 @@ import { lookContent } from '../../drawing/looks';
 import { type Draft, Refusal } from '../../plan/draft';
 import { type Id, LOOKS, type NamedLook } from '../../plan/plan';
 import { edit } from '../edit';
-import { requireName } from '../require';
+import { requireName, requireOne } from '../require';
 
 export interface AddLook {
   readonly kind: 'addLook';
@@ -46,11 +46,8 @@ function removeLook(draft: Draft, { look }: RemoveLook): void {
   if (frames.length > 0) draft.notes.push(`What was shown on sheets as “${name}” is shown as “${back}” now.`);
 }
 
-function requireLook(draft: Draft, id: Id): NamedLook {
-  const look = Object.hasOwn(draft.looks, id) ? draft.looks[id] : undefined;
-  if (!look) throw new Refusal('That look is no longer there.');
-  return look;
-}
+const requireLook = (draft: Draft, id: Id): NamedLook =>
+  requireOne(draft, 'looks', id, 'That look is no longer there.');
 
 /** A name that no other look has. */
 function freeName(draft: Draft, name: string, but?: Id): string {

@@ -3,7 +3,7 @@ import { dropWithAll } from '../../plan/footing';
 import { type SheetFrame, type Id, LONGEST_REVISION, type Sheet, sheetsInOrder } from '../../plan/plan';
 import { edit } from '../edit';
 import { layStrings } from './dimensions';
-import { requireName } from '../require';
+import { requireName, requireOne } from '../require';
 
 type NewFrame = Omit<SheetFrame, 'id' | 'sheet'>;
 
@@ -112,17 +112,10 @@ function removeFrame(draft: Draft, { frame }: RemoveFrame): void {
   draft.drop('frames', frame);
 }
 
-function requireSheet(draft: Draft, id: Id): Sheet {
-  const sheet = Object.hasOwn(draft.sheets, id) ? draft.sheets[id] : undefined;
-  if (!sheet) throw new Refusal('That sheet is no longer there.');
-  return sheet;
-}
+const requireSheet = (draft: Draft, id: Id): Sheet => requireOne(draft, 'sheets', id, 'That sheet is no longer there.');
 
-function requireFrame(draft: Draft, id: Id): SheetFrame {
-  const frame = Object.hasOwn(draft.frames, id) ? draft.frames[id] : undefined;
-  if (!frame) throw new Refusal('That part of the sheet is no longer there.');
-  return frame;
-}
+const requireFrame = (draft: Draft, id: Id): SheetFrame =>
+  requireOne(draft, 'frames', id, 'That part of the sheet is no longer there.');
 
 export const sheetsEdits = {
   addSheets: edit<AddSheets>(({ sheets }) => (sheets.length === 1 ? 'add a sheet' : 'lay out sheets'), addSheets),
