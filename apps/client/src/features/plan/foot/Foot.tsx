@@ -65,7 +65,8 @@ function ChosenFoot() {
   // the wall seen from inside takes the place of words about the room
   const down = useAppSelector(({ plan }) => plan.selection.kind === 'room' && plan.choices.cardDown);
   const elevation = useAppSelector((state) => state.plan.choices.elevation);
-  const stairs = useAppSelector((state) => state.plan.selection.kind === 'stairs');
+  // of what has no readings there is nothing to contradict
+  const quiet = useAppSelector(({ plan: { selection } }) => selection.kind === 'stairs' || selection.kind === 'note');
   if (down && !typing)
     return (
       <View>
@@ -75,7 +76,7 @@ function ChosenFoot() {
     );
   return (
     <View>
-      {strip ? !elevation && <Contradiction brief /> : shown?.panel === null && !typing && !stairs && <Contradiction />}
+      {strip ? !elevation && <Contradiction brief /> : shown?.panel === null && !typing && !quiet && <Contradiction />}
       {strip && <OpeningWords />}
       <SideTabs sides={sides} shown={shown} />
       <Calm>{shown && <SideShown side={shown} />}</Calm>
