@@ -1,5 +1,6 @@
 import { execFileSync } from 'node:child_process';
-import { readFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
+import { unzipSync } from 'fflate';
 import sharp from 'sharp';
 import { key } from '../pad';
 import { expect, test } from '../server';
@@ -8,7 +9,7 @@ const run = (command: string, ...args: string[]) => execFileSync(command, args, 
 
 test('strings round the house on a wide screen: other ends for all of them, a figure written over, a point more; on the sheet and in DXF as on the screen', async ({
   page,
-}) => {
+}, info) => {
   await page.goto('/job/ferry-house');
   await page
     .getByTestId(/^floor /)
@@ -74,8 +75,24 @@ test('strings round the house on a wide screen: other ends for all of them, a fi
   if (process.env['LOOK']) await page.screenshot({ path: '/tmp/look/wide-3.png' });
   await key(page, 'All sheets').click();
 
+  // a new job of the workspace begins with the logo
+  await expect(async () => {
+    const { logo } = (await (await page.request.get('/api/logo')).json()) as { logo: { width: number } | null };
+    expect(logo?.width).toBe(300);
+  }).toPass();
+
   const [dxf] = await Promise.all([page.waitForEvent('download'), key(page, 'Plans of all floors as DXF').click()]);
   const drawn = readFileSync(await dxf.path(), 'utf8');
   expect(drawn).toContain('11.75 as agreed');
   expect(drawn).toContain('Damp to 0.60 m');
+
+  // all in one file, the builder's set among it
+  await key(page, 'Hand over: all in one file').click();
+  await key(page, 'Make one file').click();
+  const [zip] = await Promise.all([page.waitForEvent('download'), key(page, 'Download').click()]);
+  const handed = unzipSync(new Uint8Array(readFileSync(await zip.path())));
+  const set = info.outputPath('set.pdf');
+  writeFileSync(set, handed['Ferry-House-sheets.pdf']!);
+  expect(run('pdfinfo', set)).toMatch(/Pages: +8/);
+  expect(run('pdftotext', '-layout', set, '-')).toContain('Ground floor, 1:50');
 });

@@ -183,6 +183,7 @@ test('the OpenAPI document is valid and names every route', async () => {
     '/api/jobs/{id}/revisions/{version}/name',
     '/api/jobs/{id}/standing',
     '/api/jobs/{id}/version',
+    '/api/logo',
     '/api/opening-types',
     '/api/opening-types/{id}',
     '/api/pictures/{id}',

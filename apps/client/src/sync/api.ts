@@ -8,7 +8,7 @@ import {
   versionSchema,
   writtenSchema,
 } from '@velvet-tape/contract';
-import { type Plan, type PlanPatch, readPlan } from '@velvet-tape/core';
+import { type PictureDetails, type Plan, type PlanPatch, readPlan } from '@velvet-tape/core';
 import { PATIENCE_FOR_PICTURES, Refused, asJson, call, fetchBytes } from './http';
 
 /** The job as the server has it; or, when that can't be read, as it was when it last could. */
@@ -60,6 +60,13 @@ export async function sendPicture(id: string, picture: Blob): Promise<void> {
 
 /** The bytes of a picture. */
 export const fetchPicture = (id: string): Promise<Blob> => fetchBytes(`/pictures/${encodeURIComponent(id)}`);
+
+/** The logo of the workspace. */
+export const fetchLogo = (): Promise<unknown> => call('/logo', {}, 2000);
+
+export async function putLogo(logo: PictureDetails | null): Promise<void> {
+  await call('/logo', asJson('PUT', { logo }));
+}
 
 export const listKeptTypes = (): Promise<unknown> => call('/opening-types');
 

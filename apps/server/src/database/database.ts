@@ -10,6 +10,7 @@ import { Pictures1795700000000 } from './migrations/1795700000000-pictures';
 import { Changes1795901000000 } from './migrations/1795901000000-changes';
 import { Standing1796000000000 } from './migrations/1796000000000-standing';
 import { Thumbnails1796100000000 } from './migrations/1796100000000-thumbnails';
+import { Logo1796200000000 } from './migrations/1796200000000-logo';
 
 /** A connection to the database at `url`, with tables brought up to date. Servers that start together wait for each other. */
 export async function openDatabase(url: string): Promise<DataSource> {
@@ -24,6 +25,7 @@ export async function openDatabase(url: string): Promise<DataSource> {
       Changes1795901000000,
       Standing1796000000000,
       Thumbnails1796100000000,
+      Logo1796200000000,
     ],
     poolSize: 10,
   });

@@ -18,6 +18,7 @@ import { keptTypesRoutes } from '../opening-types/kept-types.routes';
 import { Pictures } from '../pictures/pictures';
 import { picturesRoutes } from '../pictures/pictures.routes';
 import type { Work } from '../work/pool';
+import { logoRoutes } from '../workspaces/logo.routes';
 import { DEFAULT_WORKSPACE } from '../workspaces/workspace.entity';
 import { HttpError, answerErrors, loggedError, noSuchPage } from './errors';
 import { openApiDocument } from './openapi';
@@ -92,6 +93,7 @@ export function createApp({
   api.use('/jobs', jobsRoutes(jobs, new JobFiles(database, work, jobs, pictures)));
   api.use('/pictures', picturesRoutes(pictures));
   api.use('/opening-types', keptTypesRoutes(database, DEFAULT_WORKSPACE));
+  api.use('/logo', logoRoutes(database, DEFAULT_WORKSPACE));
   api.use(noSuchPage);
   app.use('/api', api);
 

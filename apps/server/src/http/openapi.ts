@@ -9,6 +9,7 @@ import {
   keptTypeId,
   keptTypeListSchema,
   keptTypeSchema,
+  logoSchema,
   nameRevisionSchema,
   standingSchema,
   PICTURE_TYPES,
@@ -171,6 +172,19 @@ export function openApiDocument() {
     path: '/api/opening-types',
     summary: 'List the types of doors and windows that are kept for later jobs',
     responses: { 200: json(keptTypeListSchema, 'In the order they were kept') },
+  });
+  registry.registerPath({
+    method: 'get',
+    path: '/api/logo',
+    summary: 'The logo that new jobs begin with',
+    responses: { 200: json(logoSchema, 'Or none') },
+  });
+  registry.registerPath({
+    method: 'put',
+    path: '/api/logo',
+    summary: 'Another logo, or none',
+    request: { body: { content: { 'application/json': { schema: logoSchema } } } },
+    responses: { 200: json(logoSchema, 'Kept'), 400: failure('Not as agreed') },
   });
   const typeParams = z.object({ id: keptTypeId });
   registry.registerPath({

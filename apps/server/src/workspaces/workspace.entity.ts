@@ -1,3 +1,4 @@
+import type { PictureDetails } from '@velvet-tape/core';
 import { Column, CreateDateColumn, Entity, PrimaryColumn } from 'typeorm';
 
 /** Whose jobs these are. One for now; every row belongs to one, so that accounts can come later. */
@@ -8,6 +9,10 @@ export class Workspace {
 
   @Column({ type: 'text' })
   name: string;
+
+  /** Stands in the title block of the sheets of new jobs. */
+  @Column({ type: 'jsonb', nullable: true })
+  logo: PictureDetails | null;
 
   @CreateDateColumn({ type: 'timestamptz' })
   created: Date;

@@ -1,6 +1,5 @@
 import { bendWallEdits } from './bend-wall';
 import { bumpEdits } from './bump';
-import { closeEndEdits } from './close-end';
 import { drawBoxEdits } from './draw-box';
 import { drawPathEdits } from './draw-path';
 import { gapsEdits } from './gaps';
@@ -27,7 +26,6 @@ import type { Edit } from './edit';
 export const EDITS = {
   ...bendWallEdits,
   ...bumpEdits,
-  ...closeEndEdits,
   ...drawBoxEdits,
   ...drawPathEdits,
   ...gapsEdits,

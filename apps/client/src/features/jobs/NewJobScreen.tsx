@@ -27,7 +27,7 @@ export function NewJobScreen() {
     if (questions.length > 0) return questions;
     const { name, address, units } = form;
     const usual = { ...USUAL[units], ...usualOf(form) };
-    const id = await newOnDevice(newPlan({ name: name || nameOfNow(), address, units, usual, logo: keptLogo() }));
+    const id = await newOnDevice(newPlan({ name: name || nameOfNow(), address, units, usual, logo: await keptLogo() }));
     syncEngine().wrote(id);
     router.replace(`/job/${id}`);
     return [];

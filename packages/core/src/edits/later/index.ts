@@ -2,6 +2,7 @@ export { wallsToCarry } from './carry-floor';
 import { annotationsEdits } from './annotations';
 import { breaksEdits } from './breaks';
 import { carryFloorEdits } from './carry-floor';
+import { closeEndEdits } from './close-end';
 import { dimensionsEdits } from './dimensions';
 import { floorsEdits } from './floors';
 import { flushEdits } from './flush';
@@ -16,6 +17,7 @@ export const LATER_EDITS = {
   ...annotationsEdits,
   ...breaksEdits,
   ...carryFloorEdits,
+  ...closeEndEdits,
   ...dimensionsEdits,
   ...floorsEdits,
   ...flushEdits,

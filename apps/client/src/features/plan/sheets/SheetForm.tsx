@@ -58,7 +58,7 @@ export function SheetForm({ sheet }: { sheet: Sheet }) {
   );
 }
 
-/** The picture in every title block; the next new job on this device has it too. */
+/** The picture in every title block; new jobs of the workspace have it too. */
 function Logo({ logo }: { logo: PictureDetails | null }) {
   const dispatch = useAppDispatch();
   const take = (picture: PictureDetails | null) => {

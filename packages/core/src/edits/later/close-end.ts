@@ -1,4 +1,4 @@
-import { edit } from './edit';
+import { edit } from '../edit';
 import {
   type Point,
   alongOf,
@@ -11,12 +11,12 @@ import {
   meetings,
   moved,
   subtract,
-} from '../geometry';
-import { type Draft, Refusal } from '../plan/draft';
-import type { Corner, Id } from '../plan/plan';
-import { networkOfFloor } from '../rooms';
-import type { HalfWall, Network } from '../walls';
-import { settle } from './settle';
+} from '../../geometry';
+import { type Draft, Refusal } from '../../plan/draft';
+import type { Corner, Id } from '../../plan/plan';
+import { networkOfFloor } from '../../rooms';
+import type { HalfWall, Network } from '../../walls';
+import { settle } from '../settle';
 
 /** Ends closer than this to being in line are joined straight, mm. */
 const NO_LEG = 5;
