@@ -89,6 +89,34 @@ test('ezdxf finds no fault; lengths, layers, blocks and texts are there, in mill
   expect((end - start + 720) % 360).toBeCloseTo(90, 6);
 });
 
+test('strings, notes and hatches are on layers of their own, and ezdxf finds no fault in them', () => {
+  const intents: Intent[] = [
+    { kind: 'layStrings', floor: 'ground', room: null },
+    {
+      kind: 'addAnnotation',
+      floor: 'ground',
+      form: 'text',
+      at: { x: 3000, y: 2000 },
+      to: { x: 0, y: 0 },
+      text: 'Damp – Façade',
+    },
+    { kind: 'addAnnotation', floor: 'ground', form: 'sign', at: { x: 500, y: 500 }, sign: 'smoke alarm' },
+    { kind: 'hatch', floor: 'ground', of: { room: Object.keys(house().rooms)[0]! }, hatch: 'boards' },
+  ];
+  const plan = intents.reduce((now, intent, i) => {
+    const result = applyEdit(now, intent, `n${i}`);
+    if (!result.ok) throw new Error(result.reason);
+    return result.plan;
+  }, house());
+  const { errors, entities } = read(floorsToDxf(plan, ['ground']));
+  expect(errors).toEqual([]);
+  const on = (layer: string) => entities.filter((each) => each.layer === layer);
+  // 0.25 + 4.00 + 0.25: the whole of the side without a bow
+  expect(on('DIMENSIONS').map(({ text }) => text)).toContain('≈ 4.50');
+  expect(on('NOTES').map(({ text }) => text)).toContain('Damp – Façade');
+  expect(on('HATCHES').length).toBeGreaterThan(20);
+});
+
 test('walls are cut where a door stands; a bowed one is true arcs, that bow the same way to the eye', () => {
   const plan = house();
   const { entities } = read(floorsToDxf(plan, ['ground']));
