@@ -5,7 +5,7 @@ export * from './form-sign';
 export { lineAlong } from './opening-signs';
 export * from './looks';
 export { readable } from './dimensions';
-export { type LetterBox, boxOf, overlap } from './lettering';
+export { type LetterBox, boxOf, cornersOf, overlap } from './lettering';
 export * from './marks';
 export * from './painter';
 export * from './pictures';

@@ -46,7 +46,8 @@ const across = (d: Point): Point => ({ x: -d.y, y: d.x });
 const reach = ({ d, long, high }: LetterBox, axis: Point): number =>
   long * Math.abs(dot(d, axis)) + high * Math.abs(dot(across(d), axis));
 
-function cornersOf({ at, d, long, high }: LetterBox): readonly Point[] {
+/** Its corners, clockwise from the upper left. */
+export function cornersOf({ at, d, long, high }: LetterBox): readonly Point[] {
   const n = across(d);
   const corner = (u: number, v: number) => ({
     x: at.x + u * long * d.x + v * high * n.x,

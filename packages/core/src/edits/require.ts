@@ -40,9 +40,7 @@ export function requireOne<C extends CollectionName>(draft: Draft, kind: C, id: 
 
 /** Refuses when the floor is gone. */
 export function requireFloor(draft: Draft, id: Id): Floor {
-  const floor = Object.hasOwn(draft.floors, id) ? draft.floors[id] : undefined;
-  if (!floor) throw new Refusal('That floor is no longer there.');
-  return floor;
+  return requireOne(draft, 'floors', id, 'That floor is no longer there.');
 }
 
 /** The face with this key as it was before the edit; refuses when it is gone. */

@@ -17,7 +17,7 @@ import {
 import { networkOfFloor, surfaceAt, surfacesOf } from '../rooms';
 import { decimals, formatLength } from '../units';
 import { measuredAgain } from './readings';
-import { requireFace, requirePositive } from './require';
+import { requireFace, requireOne, requirePositive } from './require';
 import { requireHeadroom } from './require-headroom';
 import { requireRoom } from './rooms';
 import { standOn } from './solids';
@@ -258,9 +258,7 @@ function removeSlope(draft: Draft, { slope: id, roof = false }: RemoveSlope): vo
 }
 
 export function requireSlope(draft: Draft, id: Id): Slope {
-  const slope = Object.hasOwn(draft.slopes, id) ? draft.slopes[id] : undefined;
-  if (!slope) throw new Refusal('That slope is no longer there.');
-  return slope;
+  return requireOne(draft, 'slopes', id, 'That slope is no longer there.');
 }
 
 function requireFrame(draft: Draft, slope: Slope): Frame {

@@ -17,7 +17,7 @@ import { fromWallBehind } from '../stairs/from-wall';
 import { stairInHouse } from '../stairs/on-floor';
 import { treadsOf } from '../stairs/steps';
 import { edit } from './edit';
-import { requireFloor, requireNote, requirePositive } from './require';
+import { requireFloor, requireNote, requireOne, requirePositive } from './require';
 
 /** Stairs, or what else leads up, from a point of a floor; `path` is the way one walks up them, as it was drawn. */
 export interface AddStairs {
@@ -271,11 +271,8 @@ function removeStairs(draft: Draft, { stair }: RemoveStairs): void {
   draft.drop('stairs', stair);
 }
 
-function requireStairs(draft: Draft, id: Id): Stair {
-  const stair = Object.hasOwn(draft.stairs, id) ? draft.stairs[id] : undefined;
-  if (!stair) throw new Refusal('Those stairs are no longer there.');
-  return stair;
-}
+const requireStairs = (draft: Draft, id: Id): Stair =>
+  requireOne(draft, 'stairs', id, 'Those stairs are no longer there.');
 
 /** Stairs begin in a room, where there are any: nobody climbs them from within a wall. */
 function requireInRoom(draft: Draft, { floor, x, y }: Stair): void {

@@ -2,8 +2,8 @@ import type { LetterBox } from '../drawing/lettering';
 import { boxOf } from '../drawing/lettering';
 import type { Mark, Role, TextMark } from '../drawing/marks';
 import { type Point, type Ring, direction, distance, moved, turned } from '../geometry';
-import { type Annotation, LETTERING_ON_PAPER } from '../plan/plan';
-import { arrowAt, dotAt } from './draw-dimension';
+import type { Annotation } from '../plan/plan';
+import { arrowAt, dotAt, sizeOnPaper } from './draw-dimension';
 import { SIGN_SHAPES } from './signs';
 
 /** Between lines of a text, of their height. */
@@ -22,8 +22,9 @@ const path = (of: Annotation, what: string, role: Role, rings: readonly Ring[], 
 });
 
 /** The lines of a text on the sheet, one under the other about its middle. */
-export function textOf(annotation: Annotation): TextMark[] {
-  const { id, at, turn, text, size } = annotation;
+function textOf(annotation: Annotation, lettering: number): TextMark[] {
+  const { id, at, turn, text } = annotation;
+  const size = sizeOnPaper(annotation);
   const lines = text.split('\n');
   const d = turned({ x: 0, y: 1 }, (turn * Math.PI) / 180);
   return lines.map((line, i) => ({
@@ -31,18 +32,17 @@ export function textOf(annotation: Annotation): TextMark[] {
     role: 'note.text',
     unit: unitOf(annotation),
     key: `annotation ${id} ${i}`,
-    // in lettering heights from the middle: placed once the height is known
-    at: moved(at, d, (i - (lines.length - 1) / 2) * LEADING),
+    at: moved(at, d, (i - (lines.length - 1) / 2) * LEADING * size * lettering),
     text: line,
     turn,
-    size: size / LETTERING_ON_PAPER.usual,
+    size,
   }));
 }
 
 /** What is written or drawn by hand. */
 export function drawAnnotation(annotation: Annotation, lettering: number): Mark[] {
   const { at, to, turn, form } = annotation;
-  const high = (annotation.size / LETTERING_ON_PAPER.usual) * lettering;
+  const high = sizeOnPaper(annotation) * lettering;
   switch (form) {
     case 'line':
       return [path(annotation, 'line', 'note.sign', [[at, to!]])];
@@ -51,10 +51,7 @@ export function drawAnnotation(annotation: Annotation, lettering: number): Mark[
     case 'sign':
       return sign(annotation, high);
     case 'text': {
-      const lines = textOf(annotation).map((mark) => ({
-        ...mark,
-        at: { x: at.x + (mark.at.x - at.x) * high, y: at.y + (mark.at.y - at.y) * high },
-      }));
+      const lines = textOf(annotation, lettering);
       if (!to || distance(at, to) < high) return lines;
       return [...leader(annotation, lines, to, { high, lettering, turn }), ...lines];
     }
@@ -108,12 +105,13 @@ function sign(annotation: Annotation, high: number): Mark[] {
             ...{
               kind: 'text' as const,
               role: 'note.text' as const,
+              unit: unitOf(annotation),
               key: `annotation ${id} letters`,
               at,
               text,
               turn: 0,
             },
-            size: (annotation.size / LETTERING_ON_PAPER.usual) * 0.9,
+            size: sizeOnPaper(annotation) * 0.9,
           },
         ]
       : []),
@@ -124,14 +122,8 @@ function sign(annotation: Annotation, high: number): Mark[] {
 export function turnHandle(annotation: Annotation, lettering: number): Point | null {
   const { at, turn, form } = annotation;
   if (form !== 'text' && form !== 'sign') return null;
-  const high = (annotation.size / LETTERING_ON_PAPER.usual) * lettering;
-  const long = form === 'sign' ? high : Math.max(...textOf(annotation).map((line) => boxOf(line, lettering).long));
+  const high = sizeOnPaper(annotation) * lettering;
+  const long =
+    form === 'sign' ? high : Math.max(...textOf(annotation, lettering).map((line) => boxOf(line, lettering).long));
   return moved(at, turned({ x: 1, y: 0 }, (turn * Math.PI) / 180), long + 1.2 * lettering);
-}
-
-/** Round a text. */
-export function boxRing(mark: TextMark, lettering: number): Ring {
-  const { at, d, long, high } = boxOf(mark, lettering);
-  const corner = (u: number, v: number) => ({ x: at.x + u * d.x - v * d.y, y: at.y + u * d.y + v * d.x });
-  return [corner(-long, -high), corner(long, -high), corner(long, high), corner(-long, high)];
 }

@@ -66,12 +66,23 @@ export function drawDimensionLine(
   }
 }
 
-/** How many times as high as body lettering its figures are. */
-const sizeOf = ({ size }: Dimension): number => size / LETTERING_ON_PAPER.usual;
+/** How many times as high as body lettering what has a size on paper is. */
+export const sizeOnPaper = ({ size }: { readonly size: number }): number => size / LETTERING_ON_PAPER.usual;
+
+/** The way that is up for who reads lettering that is turned so. */
+const upOf = (turn: number): Point => ({
+  x: Math.sin((turn * Math.PI) / 180),
+  y: -Math.cos((turn * Math.PI) / 180),
+});
+
+/** Is anything to be drawn of it? A radius of a straight wall, an angle or a distance of nothing is none. */
+export function saysSomething(derived: DerivedFloor, dimension: Dimension, points: readonly PlacedPoint[]): boolean {
+  return drawDimensionLine(derived, dimension, points, { lettering: 1, placed: [] }).marks.length > 0;
+}
 
 /** Where a dimension line lies: from its first point so far to its right, mm. */
 export const lineOff = (dimension: Dimension, lettering: number): number =>
-  dimension.off + dimension.row * ROW * lettering * Math.max(1, sizeOf(dimension));
+  dimension.off + dimension.row * ROW * lettering * Math.max(1, sizeOnPaper(dimension));
 
 const keyOf = ({ id }: Dimension, what: string) => `dimension-line ${id} ${what}`;
 const path = (dimension: Dimension, what: string, role: Role, rings: readonly Ring[], closed = false): Mark => ({
@@ -94,7 +105,7 @@ function drawLine(
   const n = rightOf(d);
   const off = lineOff(dimension, lettering);
   const on = (t: number, by = 0) => moved(moved(from, d, t), n, off + by);
-  const size = sizeOf(dimension);
+  const size = sizeOnPaper(dimension);
   const high = size * lettering;
   const stops = [figures[0]!.start, ...figures.map(({ end }) => end)];
   const towards = [figures[0]!.from, ...figures.map(({ to }) => to)].map((placed, i): Ring | null => {
@@ -107,7 +118,7 @@ function drawLine(
   });
   const turn = readable(d);
   // figures stand over the line for who reads them
-  const up = { x: Math.sin((turn * Math.PI) / 180), y: -Math.cos((turn * Math.PI) / 180) };
+  const up = upOf(turn);
   const smaller = Math.min(1, LETTERING_ON_PAPER.least / dimension.size);
   let left = 0;
   const wide = (text: string, times: number) =>
@@ -117,21 +128,18 @@ function drawLine(
     for (const { by, aside, small } of PLACES) {
       const times = small ? smaller : 1;
       const text = {
-        role: 'note.figure' as const,
         at: moved(moved(middle, up, by * high * times), d, aside * wide(figure.text, times)),
-        ...{ text: figure.text, turn, size: size * times },
+        ...{ text: figure.text, turn, size: size * times, said: figure.said },
       };
-      const box = boxOf(text, lettering);
+      const box = boxOf({ role: 'note.figure', ...text }, lettering);
       // on its line only where it is between its points
       if (Math.abs(by) === OVER && 2 * box.long > figure.end - figure.start) continue;
       if (placed.some((other) => overlap(box, other))) continue;
       placed.push(box);
-      const mark: Mark = { kind: 'text', key: keyOf(dimension, `figure ${i}`), ...text };
       const foot = moved(text.at, up, -Math.sign(by) * box.high);
       return [
         ...(aside === 0 ? [] : [path(dimension, `to ${i}`, 'note.line', [[middle, foot]])]),
-        mark,
-        ...(figure.said ? [underline(dimension, i, box)] : []),
+        ...figureMarks(dimension, i, text, lettering),
       ];
     }
     left += 1;
@@ -146,6 +154,22 @@ function drawLine(
     ],
     left,
   };
+}
+
+interface Written {
+  readonly text: string;
+  readonly at: Point;
+  readonly turn: number;
+  readonly size: number;
+  readonly align?: 'left';
+  /** It is not the true one. */
+  readonly said: boolean;
+}
+
+/** A figure, underlined where it is not the true one. */
+function figureMarks(dimension: Dimension, i: number, { said, ...text }: Written, lettering: number): Mark[] {
+  const mark = { kind: 'text' as const, role: 'note.figure' as const, key: keyOf(dimension, `figure ${i}`), ...text };
+  return said ? [mark, underline(dimension, i, boxOf(mark, lettering))] : [mark];
 }
 
 /** A figure that is not the true one is underlined (ISO 129-1, of dimensions that are not to scale). */
@@ -233,9 +257,8 @@ function drawAngle(dimension: Dimension, points: readonly PlacedPoint[], letteri
   const free = points.some(({ point }) => point.stand.kind === 'free');
   const said = one.point.said;
   const text = {
-    role: 'note.figure' as const,
-    at: moved(at, out, radius + 1.6 * lettering * sizeOf(dimension)),
-    ...{ text: said || roughly(free, `${decimals(angle, 1)}°`), turn: 0, size: sizeOf(dimension) },
+    at: moved(at, out, radius + 1.6 * lettering * sizeOnPaper(dimension)),
+    ...{ text: said || roughly(free, `${decimals(angle, 1)}°`), turn: 0, size: sizeOnPaper(dimension) },
   };
   return [
     {
@@ -251,8 +274,7 @@ function drawAngle(dimension: Dimension, points: readonly PlacedPoint[], letteri
       [at, moved(at, a, radius + lettering)],
       [at, moved(at, b, radius + lettering)],
     ]),
-    { kind: 'text', key: keyOf(dimension, 'figure 0'), ...text },
-    ...(said ? [underline(dimension, 0, boxOf(text, lettering))] : []),
+    ...figureMarks(dimension, 0, { ...text, said: said !== '' }, lettering),
   ];
 }
 
@@ -271,19 +293,17 @@ function drawRadius(
   const d = direction(arc.centre, point.at);
   const said = point.point.said;
   const turn = readable(d);
-  const up = { x: Math.sin((turn * Math.PI) / 180), y: -Math.cos((turn * Math.PI) / 180) };
-  const size = sizeOf(dimension);
+  const up = upOf(turn);
+  const size = sizeOnPaper(dimension);
   const from = moved(point.at, d, -Math.min(radius, 9 * lettering));
   const text = {
-    role: 'note.figure' as const,
     at: moved(moved(from, d, 4 * lettering), up, OVER * lettering * size),
     ...{ text: said || `R ${figureInWords(radius, dimension, plan.job.units)}`, turn, size },
   };
   return [
     path(dimension, 'line', 'note.line', [[from, point.at]]),
     path(dimension, 'heads', 'note.head', [arrowAt(point.at, d, lettering)], true),
-    { kind: 'text', key: keyOf(dimension, 'figure 0'), ...text },
-    ...(said ? [underline(dimension, 0, boxOf(text, lettering))] : []),
+    ...figureMarks(dimension, 0, { ...text, said: said !== '' }, lettering),
   ];
 }
 
@@ -298,19 +318,17 @@ function drawLevel(
   const { plan, floor } = derived;
   const room = derived.rooms.find(({ outline }) => surfaceContains(outline.rings, point.at));
   const level = elevationOf(plan, floor) + (room?.room.step ?? 0);
-  const size = sizeOf(dimension);
+  const size = sizeOnPaper(dimension);
   const r = 0.5 * lettering * size;
   const { at } = point;
   const said = point.point.said;
   const text = {
-    role: 'note.figure' as const,
     at: { x: at.x + 1.1 * r, y: at.y - 1.3 * r },
     ...{ text: said || formatLevel(level, plan.job.units), turn: 0, size, align: 'left' as const },
   };
   const triangle = [at, { x: at.x - r, y: at.y - 1.7 * r }, { x: at.x + r, y: at.y - 1.7 * r }];
   return [
     path(dimension, 'heads', 'note.end', [[...triangle, at]]),
-    { kind: 'text', key: keyOf(dimension, 'figure 0'), ...text },
-    ...(said ? [underline(dimension, 0, boxOf(text, lettering))] : []),
+    ...figureMarks(dimension, 0, { ...text, said: said !== '' }, lettering),
   ];
 }

@@ -1,10 +1,10 @@
 export { type Anchored, anchorAt } from './anchor';
 export { annotationsOn, drawNotes, drawnDimensions } from './draw-notes';
-export { boxRing, drawAnnotation, turnHandle } from './draw-annotation';
-export { type DrawnDimension, lineOff } from './draw-dimension';
+export { drawAnnotation, turnHandle } from './draw-annotation';
+export { type DrawnDimension, lineOff, saysSomething } from './draw-dimension';
 export { type Figure, type Laid, figureInWords, headingOf, laidOut, offBy } from './figures';
 export { type NoteHit, noteAt } from './hit';
 export { drawFloorHatches, drawWallHatches } from './hatches';
 export { type PlacedPoint, dimensionsOn, placeOf } from './places';
-export { type NewString, ROUND, stringsIn, stringsRound } from './strings';
+export { type NewString, stringsIn, stringsRound } from './strings';
 export { SIGN_SHAPES } from './signs';

@@ -1,8 +1,11 @@
 import type { DerivedFloor } from '../derived';
 import { type Point, pointAt } from '../geometry';
 import { openingSpan } from '../openings';
-import type { Dimension, DimensionPoint, PointStand } from '../plan/plan';
-import { faceStretch, wallInsets } from '../walls';
+import { onceFor } from '../memory';
+import type { Dimension, DimensionPoint, Id, PointStand } from '../plan/plan';
+import { type Network, faceStretch, wallInsets } from '../walls';
+
+const wallsIn = onceFor(({ walls }: Network): ReadonlySet<Id> => new Set(walls.map(({ id }) => id)));
 
 /** Where a point of a dimension line lies on the sheet, mm; null where what it is of is not there. */
 export function placeOf({ network, openings }: DerivedFloor, stand: PointStand): Point | null {
@@ -18,7 +21,7 @@ export function placeOf({ network, openings }: DerivedFloor, stand: PointStand):
       stand.side === 'right' ? wall.right : -wall.left,
     );
   }
-  if (!network.walls.some(({ id }) => id === stand.wall)) return null;
+  if (!wallsIn(network).has(stand.wall)) return null;
   const insets = wallInsets(network, stand.wall);
   const { start, end } = insets[stand.side];
   const along = stand.offset / faceStretch(insets, stand.side);

@@ -1,15 +1,12 @@
 import type { DerivedFloor, DerivedRoom } from '../derived';
 import { type Point, cross, dot, flattened, leftOf, rightOf, subtract } from '../geometry';
-import type { Dimension, Opening, PointStand, WallSide } from '../plan/plan';
+import { type Dimension, type Opening, type PointStand, type WallSide, ROUND } from '../plan/plan';
 import { surfacesOf } from '../rooms';
 import { type HalfWall, faceEnd, faceStart, goesStraightOn } from '../walls';
 import { placeOf } from './places';
 
 /** A dimension line to be put on the plan, with what it measures between. */
 export type NewString = Pick<Dimension, 'turn' | 'off' | 'row' | 'laid'> & { readonly points: readonly PointStand[] };
-
-/** Strings laid round the house. */
-export const ROUND = 'round';
 
 /** A face this much out of a side’s direction still belongs to it: cos 20°. */
 const FACES_THE_SIDE = 0.94;

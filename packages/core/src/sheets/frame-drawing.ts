@@ -1,6 +1,15 @@
 import { deriveFloor } from '../derived';
 import { type Point, boxAround } from '../geometry';
-import { type Mark, type PictureMark, boxOf, drawFloor, drawnBox, lookOf, printedPictures } from '../drawing';
+import {
+  type Mark,
+  type PictureMark,
+  boxOf,
+  cornersOf,
+  drawFloor,
+  drawnBox,
+  lookOf,
+  printedPictures,
+} from '../drawing';
 import type { Id, Plan, SheetFrame } from '../plan/plan';
 import { captionOf } from './caption';
 import { elevationsOf } from './elevations';
@@ -54,16 +63,14 @@ function legible(marks: readonly Mark[]): Mark[] {
   const masks = texts
     .filter(({ role }) => role !== 'room.name' && role !== 'room.area')
     .map((mark): Mark => {
-      const { at, d, long, high } = boxOf(mark, LETTERING);
-      const corner = (u: number, v: number) => ({ x: at.x + u * d.x - v * d.y, y: at.y + u * d.y + v * d.x });
-      const ring = [corner(-long, -high), corner(long, -high), corner(long, high), corner(-long, high)];
+      const ring = cornersOf(boxOf(mark, LETTERING));
       return { kind: 'path', role: 'sheet.mask', key: `${mark.key} mask`, rings: [ring], closed: true };
     });
   return [...marks.filter((mark) => mark.kind !== 'text'), ...masks, ...texts];
 }
 
 /** Where the corners of the part of a picture that is shown lie, mm of the house. */
-function cornersOf({ shown: { left, top, width, height }, matrix: [a, b, c, d, x, y] }: PictureMark): Point[] {
+function cornersOfPicture({ shown: { left, top, width, height }, matrix: [a, b, c, d, x, y] }: PictureMark): Point[] {
   const at = (u: number, v: number) => ({ x: a * u + c * v + x, y: b * u + d * v + y });
   return [at(left, top), at(left + width, top), at(left, top + height), at(left + width, top + height)];
 }
@@ -86,7 +93,7 @@ function planOf(plan: Plan, floor: Id, room: Id | null, scale: number, look: Con
           { x: round.maxX, y: round.maxY },
         ]
       : []),
-    ...pictures.flatMap(cornersOf),
+    ...pictures.flatMap(cornersOfPicture),
   ];
   const around = boxAround(corners) ?? { minX: 0, minY: 0, maxX: 0, maxY: 0 };
   const [wide, high] = [(around.maxX - around.minX) / scale, (around.maxY - around.minY) / scale];

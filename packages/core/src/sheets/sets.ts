@@ -1,8 +1,8 @@
 import { deriveFloor } from '../derived';
 import type { AddSheets } from '../edits';
 import { type Point, ringsBox } from '../geometry';
-import { type Id, type LookName, type Plan, type Sheet, type SheetFrame, floorsInOrder } from '../plan/plan';
-import { ROUND, stringsRound } from '../notes';
+import { type Id, type LookName, type Plan, ROUND, type Sheet, type SheetFrame, floorsInOrder } from '../plan/plan';
+import { stringsRound } from '../notes';
 import { framesOf, nameOf } from './compose';
 import { type Content, drawContent, isDrawing } from './frame-drawing';
 import { SCALES, type Size, scaleInWords } from './papers';

@@ -17,6 +17,7 @@ import {
   faceByKey,
   gapSequence,
   lookOf,
+  ROUND,
   outlineOf,
   type Quantity,
   parseAngle,
@@ -66,7 +67,7 @@ const ROOM_FOR_STRINGS = 600;
 
 /** The sheet that is wanted round the house: for strings, where they were laid. */
 export function besideHouse({ plan: { plan, floor }, view }: RootState): { margin?: number } {
-  const strung = Object.values(plan?.dimensions ?? {}).some((each) => each.floor === floor && each.laid === 'round');
+  const strung = Object.values(plan?.dimensions ?? {}).some((each) => each.floor === floor && each.laid === ROUND);
   return strung && view.width > ROOM_FOR_STRINGS ? { margin: STRINGS } : {};
 }
 

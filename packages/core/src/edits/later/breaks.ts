@@ -7,7 +7,7 @@ import { BREAK_NAMES, type Break, type BreakForm, type EitherStand, type Id, USU
 import { surfaceContains } from '../../rooms';
 import { faceAt } from '../../snapping';
 import { formatLength } from '../../units';
-import { requireFace, requirePositive } from '../require';
+import { requireFace, requireOne, requirePositive } from '../require';
 import { requireHeadroom } from '../require-headroom';
 import { standOn } from '../solids';
 
@@ -114,11 +114,7 @@ function removeBreak(draft: Draft, { broken }: RemoveBreak): void {
   draft.drop('breaks', broken);
 }
 
-function requireBreak(draft: Draft, id: Id): Break {
-  const broken = Object.hasOwn(draft.breaks, id) ? draft.breaks[id] : undefined;
-  if (!broken) throw new Refusal('That is no longer there.');
-  return broken;
-}
+const requireBreak = (draft: Draft, id: Id): Break => requireOne(draft, 'breaks', id, 'That is no longer there.');
 
 export const breaksEdits = {
   addBreak: edit<AddBreak>(({ form }) => `add ${BREAK_NAMES[form]}`, addBreak),

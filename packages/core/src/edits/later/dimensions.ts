@@ -1,5 +1,5 @@
 import { deriveFloor } from '../../derived';
-import { ROUND, placeOf, stringsIn, stringsRound } from '../../notes';
+import { laidOut, placeOf, saysSomething, stringsIn, stringsRound } from '../../notes';
 import { type Draft, Refusal } from '../../plan/draft';
 import { dropWithAll } from '../../plan/footing';
 import {
@@ -9,6 +9,7 @@ import {
   LONGEST_FIGURE,
   NEW_DIMENSION,
   POINTS_NEEDED,
+  ROUND,
   type PointStand,
 } from '../../plan/plan';
 import { edit } from '../edit';
@@ -27,15 +28,12 @@ export interface AddDimension extends Told {
 function addDimension(draft: Draft, { kind: _, floor, form, points, ...told }: AddDimension): Id {
   requireFloor(draft, floor);
   if (points.length < POINTS_NEEDED[form]) throw new Refusal(NEEDS[form]);
-  const places = points.map((stand) => requirePlace(draft, floor, stand));
-  const [first, second] = places;
-  if (form === 'line' && (told.turn ?? null) === null && Math.hypot(second!.x - first!.x, second!.y - first!.y) < 1)
-    throw new Refusal('Both points are in one place. Take two that are apart.');
   const id = draft.newId();
   draft.put('dimensions', { ...NEW_DIMENSION, ...told, id, floor, form });
   points.forEach((stand, order) =>
     draft.put('points', { id: draft.newId(), floor, dimension: id, order, stand, said: '' }),
   );
+  requireSaying(draft, id);
   return id;
 }
 
@@ -46,12 +44,25 @@ const NEEDS: Readonly<Record<Dimension['form'], string>> = {
   level: 'A level needs a place.',
 };
 
-/** A point that can be found on the plan. */
-function requirePlace(draft: Draft, floor: Id, stand: PointStand) {
-  const at = placeOf(deriveFloor(draft.before, floor), stand);
-  if (!at) throw new Refusal('What it measures from is no longer there.');
-  return at;
+/** Refuses a dimension line that says nothing, and so would be there unseen; how many figures it has. */
+function requireSaying(draft: Draft, id: Id): number {
+  const dimension = requireDimension(draft, id);
+  const derived = deriveFloor(draft.before, dimension.floor);
+  const points = pointsOf(draft, id).map((point) => {
+    const at = placeOf(derived, point.stand);
+    if (!at) throw new Refusal('What it measures from is no longer there.');
+    return { point, at };
+  });
+  if (!saysSomething(derived, dimension, points)) throw new Refusal(SAYS_NOTHING[dimension.form]);
+  return laidOut(derived, dimension, points)?.figures.length ?? 1;
 }
+
+const SAYS_NOTHING: Readonly<Record<Dimension['form'], string>> = {
+  line: 'Measured that way its points are all in one place. Take two that are apart.',
+  angle: 'That is no angle: take the corner, and a place on either side of it.',
+  radius: 'A radius needs a curved wall; this one is straight.',
+  level: 'A level needs a place.',
+};
 
 export interface LayStrings {
   readonly kind: 'layStrings';
@@ -109,7 +120,10 @@ function changeDimension(draft: Draft, { dimension: id, to, all = false }: Chang
     all && laid !== ''
       ? Object.values(draft.dimensions).filter((each) => each.floor === floor && each.laid === laid)
       : [dimension];
-  for (const each of changed) draft.put('dimensions', { ...each, ...to });
+  for (const each of changed) {
+    draft.put('dimensions', { ...each, ...to });
+    requireSaying(draft, each.id);
+  }
 }
 
 export interface RemoveDimension {
@@ -132,10 +146,11 @@ export interface AddDimensionPoint {
 function addDimensionPoint(draft: Draft, { dimension: id, stand }: AddDimensionPoint): Id {
   const { floor, form } = requireDimension(draft, id);
   if (form !== 'line') throw new Refusal('Only a dimension line can have more points.');
-  requirePlace(draft, floor, stand);
+  const figures = requireSaying(draft, id);
   const made = draft.newId();
   const order = 1 + Math.max(...pointsOf(draft, id).map((point) => point.order));
   draft.put('points', { id: made, floor, dimension: id, order, stand, said: '' });
+  if (requireSaying(draft, id) === figures) throw new Refusal('It measures to that place already.');
   return made;
 }
 
@@ -148,8 +163,8 @@ export interface MoveDimensionPoint {
 /** It measures to something else. */
 function moveDimensionPoint(draft: Draft, { point: id, stand }: MoveDimensionPoint): void {
   const point = requirePoint(draft, id);
-  requirePlace(draft, point.floor, stand);
   draft.put('points', { ...point, stand });
+  requireSaying(draft, point.dimension);
 }
 
 export interface RemoveDimensionPoint {

@@ -52,6 +52,9 @@ export const NEW_DIMENSION = {
   layer: '',
 } as const satisfies Partial<Dimension>;
 
+/** Strings laid round the house. */
+export const ROUND = 'round';
+
 /** Rows strings can lie apart. */
 export const MOST_ROWS = 40;
 

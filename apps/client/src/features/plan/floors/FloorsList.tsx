@@ -1,7 +1,7 @@
 import type { DerivedFloor, Floor } from '@velvet-tape/core';
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import { Text, TextInput } from 'react-native-paper';
+import { Text } from 'react-native-paper';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { ListBar, ListPanel } from '../later/ListPanel';
@@ -9,7 +9,8 @@ import { lent } from '../later/lent';
 import { AllFloors } from './AllFloors';
 import { Carry } from './Carry';
 
-const { deriveFloor, edit, elevationOf, floorBeside, floorHeight, floorsInOrder, formatArea, formatLength } = lent();
+const { Written, deriveFloor, edit, elevationOf, floorBeside, floorHeight, floorsInOrder, formatArea, formatLength } =
+  lent();
 const { formatLevel, formatSize, goToFloor, overBelow, overBelowInWords, parseLength, planActions, roughly } = lent();
 const { useAppDispatch, useAppSelector } = lent();
 
@@ -245,27 +246,6 @@ function Row({ floor, on, carry }: RowProps) {
         </View>
       )}
     </View>
-  );
-}
-
-/** A word or a figure that is kept when one leaves it; refused it stays as it was typed. */
-function Written({ label, value, keep }: { label: string; value: string; keep(text: string): boolean }) {
-  const [text, setText] = useState(value);
-  const end = () => {
-    if (text !== value) keep(text);
-  };
-  return (
-    <TextInput
-      mode="outlined"
-      dense
-      label={label}
-      accessibilityLabel={label}
-      value={text}
-      maxLength={120}
-      onChangeText={setText}
-      onBlur={end}
-      onSubmitEditing={end}
-    />
   );
 }
 

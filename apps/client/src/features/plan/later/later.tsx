@@ -9,7 +9,7 @@ export const piece = <Props,>(
 
 /** A part of the plan in a piece of its own. */
 export function later(load: () => Promise<{ default: ComponentType }>): () => ReactElement {
-  const Own = lazy(() => roomsCome().then(load));
+  const Own = piece(load as () => Promise<{ default: () => ReactElement | null }>);
   return function Later() {
     return (
       <Part>

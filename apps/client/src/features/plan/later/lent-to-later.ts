@@ -19,6 +19,7 @@ export {
   walkEndInWords,
   LOOKS,
   ROOM_COLOURS,
+  ROUND,
   PAPERS,
   sheetsInOrder,
   ROOM_USES,
@@ -37,6 +38,8 @@ export {
   typeName,
   usualSpecs,
   alongOf,
+  boxOf,
+  cornersOf,
   changeBetween,
   hitAt,
   changeInWords,
@@ -176,3 +179,4 @@ export { ZoomButtons } from '../ZoomButtons';
 export { Listing } from './Listing';
 export { LETTERING, letteringStep } from '../viewport';
 export { keepLogo } from '../../jobs/kept-logo';
+export { Written } from '../Written';

@@ -1,14 +1,24 @@
 import type { NamedLook, ShownPart, Showing } from '@velvet-tape/core';
-import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { Text, TextInput } from 'react-native-paper';
+import { Text } from 'react-native-paper';
 import { BarButton } from '../../../ui/BarButton';
 import { FONTS, useColours } from '../../../ui/theme';
 import { ListBar, ListPanel } from '../later/ListPanel';
 import { lent } from '../later/lent';
 
-const { LOOKS, SHOWINGS, SHOWN_PARTS, capital, edit, isShown, lookContent, lookName, useAppDispatch, useAppSelector } =
-  lent();
+const {
+  Written,
+  LOOKS,
+  SHOWINGS,
+  SHOWN_PARTS,
+  capital,
+  edit,
+  isShown,
+  lookContent,
+  lookName,
+  useAppDispatch,
+  useAppSelector,
+} = lent();
 
 const SAID: Readonly<Record<ShownPart, string>> = {
   walls: 'Walls',
@@ -134,20 +144,12 @@ function Row({ label, now, take }: { label: string; now: Showing; take(showing: 
 
 function Own({ look }: { look: NamedLook }) {
   const dispatch = useAppDispatch();
-  const [name, setName] = useState(look.name);
-  const keep = () => name.trim() !== look.name && dispatch(edit({ kind: 'changeLook', look: look.id, to: { name } }));
   return (
     <View style={styles.own}>
-      <TextInput
-        mode="outlined"
-        dense
+      <Written
         label="Name of the look"
-        accessibilityLabel="Name of the look"
-        value={name}
-        maxLength={120}
-        onChangeText={setName}
-        onBlur={keep}
-        onSubmitEditing={keep}
+        value={look.name}
+        keep={(name) => dispatch(edit({ kind: 'changeLook', look: look.id, to: { name } })).ok}
         style={styles.name}
       />
       <BarButton

@@ -6,7 +6,7 @@ import type { HouseColours } from '../../../ui/theme';
 import { lent } from '../later/lent';
 import { pointsOf } from './chosen-note';
 
-const { LETTERING, THIN, letteringStep, pathData, useAppSelector } = lent();
+const { LETTERING, THIN, boxOf, cornersOf, letteringStep, pathData, useAppSelector } = lent();
 
 interface Props {
   floor: DerivedFloor;
@@ -32,7 +32,7 @@ export default function NoteMarks({ floor, colours, px }: Props): ReactElement |
       ].filter((p) => p !== null)
     : pointsOf(floor.plan, chosen.id).flatMap(({ stand }) => placeOf(floor, stand) ?? []);
   const lines = marks.flatMap((mark) => (mark.kind === 'path' ? mark.rings : []));
-  const letters = marks.flatMap((mark) => (mark.kind === 'text' ? [laterRooms().boxRing(mark, lettering)] : []));
+  const letters = marks.flatMap((mark) => (mark.kind === 'text' ? [cornersOf(boxOf(mark, lettering))] : []));
   return (
     <G testID="chosen-note">
       {letters.length > 0 && <Path d={pathData(letters, true)} fill={colours.brass} fillOpacity={0.35} stroke="none" />}

@@ -6,7 +6,8 @@ import { useColours } from '../../../ui/theme';
 import { lent } from '../later/lent';
 import type { NoteChoice } from '../tool-choices';
 
-const { DropMenu, SIGNS, capital, edit, fitAll, planActions, selectFloor, useAppDispatch, useAppSelector } = lent();
+const { DropMenu, ROUND, SIGNS, capital, edit, fitAll, planActions, selectFloor, useAppDispatch, useAppSelector } =
+  lent();
 
 const FORMS: readonly (readonly [NoteChoice, string, string])[] = [
   ['line', 'Dimension', 'ruler'],
@@ -96,7 +97,7 @@ export default function NotesBar() {
               title: `In ${room.name || 'the unnamed room'}`,
               onPress: strings('layStrings', room.id),
             })),
-            ...(laid.has('round')
+            ...(laid.has(ROUND)
               ? [{ title: 'Take those round the house away', onPress: strings('removeStrings', null) }]
               : []),
             ...floor.rooms

@@ -1,13 +1,22 @@
 import { type LabelSays, type Room } from '@velvet-tape/core';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { TextInput } from 'react-native-paper';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { ListBar } from '../later/ListPanel';
 import { lent } from '../later/lent';
 
-const { HATCHES, DropMenu, LABEL_PARTS, LABEL_SIZES, capital, edit, selectRoom, useAppDispatch, useAppSelector } =
-  lent();
+const {
+  Written,
+  HATCHES,
+  DropMenu,
+  LABEL_PARTS,
+  LABEL_SIZES,
+  capital,
+  edit,
+  selectRoom,
+  useAppDispatch,
+  useAppSelector,
+} = lent();
 
 const SAID: Readonly<Record<(typeof LABEL_PARTS)[number], string>> = {
   name: 'Name',
@@ -86,35 +95,21 @@ export default function RoomLabel() {
           }))}
         />
       </ListBar>
-      <Words key={`text ${room.id}`} label="Own text" value={room.text} keep={(text) => change({ text })} />
-      <Words
+      <Written
+        style={styles.words}
+        key={`text ${room.id}`}
+        label="Own text"
+        value={room.text}
+        keep={(text) => change({ text }).ok}
+      />
+      <Written
+        style={styles.words}
         key={`covering ${room.id}`}
         label="Floor covering"
         value={room.covering}
-        keep={(covering) => change({ covering })}
+        keep={(covering) => change({ covering }).ok}
       />
     </View>
-  );
-}
-
-function Words({ label, value, keep }: { label: string; value: string; keep(text: string): void }) {
-  const [text, setText] = useState(value);
-  const end = () => {
-    if (text.trim() !== value) keep(text);
-  };
-  return (
-    <TextInput
-      mode="outlined"
-      dense
-      label={label}
-      accessibilityLabel={label}
-      value={text}
-      maxLength={120}
-      onChangeText={setText}
-      onBlur={end}
-      onSubmitEditing={end}
-      style={styles.words}
-    />
   );
 }
 

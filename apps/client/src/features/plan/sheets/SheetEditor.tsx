@@ -58,8 +58,7 @@ export function SheetEditor({ sheet, of, close }: { sheet: Sheet; of: number; cl
         <View style={[styles.page, { backgroundColor: colours.linen }]}>
           {page === 'failed' && (
             <Text style={[styles.said, { color: colours.clay }]}>
-              The page could not be drawn: a picture under the plan is not on this device, or the page has to be loaded
-              again.
+              The page could not be drawn: a picture on it is not on this device, or the page has to be loaded again.
             </Text>
           )}
           {shown && <PageView page={shown} chosen={chosen} choose={choose} />}
@@ -212,6 +211,11 @@ function PageTiles({ sheet, of, close }: { sheet: Sheet; of: number; close(): vo
   );
 }
 
+const OF_A_ROOM = [
+  { kind: 'room', icon: 'square-outline', label: 'A room', says: 'Plan of one room' },
+  { kind: 'elevations', icon: 'wall', label: 'Walls of a room', says: 'Walls of a room, from inside' },
+] as const;
+
 /** What else can be put on the sheet: floors, schedules, rooms, areas. */
 function AddTiles({ sheet, shown, choose }: { sheet: Sheet; shown: PageShown | null; choose(frame: string): void }) {
   const dispatch = useAppDispatch();
@@ -261,28 +265,19 @@ function AddTiles({ sheet, shown, choose }: { sheet: Sheet; shown: PageShown | n
         </ListBar>
       ))}
       <ListBar>
-        {rooms.length > 0 && (
-          <DropMenu
-            icon="square-outline"
-            label="A room"
-            says="Plan of one room"
-            entries={rooms.map(({ id, name }) => ({
-              title: name || 'Unnamed',
-              onPress: () => put({ kind: 'room', room: id }, look),
-            }))}
-          />
-        )}
-        {rooms.length > 0 && (
-          <DropMenu
-            icon="wall"
-            label="Walls of a room"
-            says="Walls of a room, from inside"
-            entries={rooms.map(({ id, name }) => ({
-              title: name || 'Unnamed',
-              onPress: () => put({ kind: 'elevations', room: id }, 'bare'),
-            }))}
-          />
-        )}
+        {rooms.length > 0 &&
+          OF_A_ROOM.map(({ kind, icon, label, says }) => (
+            <DropMenu
+              key={kind}
+              icon={icon}
+              label={label}
+              says={says}
+              entries={rooms.map(({ id, name }) => ({
+                title: name || 'Unnamed',
+                onPress: () => put({ kind, room: id }, kind === 'room' ? look : 'bare'),
+              }))}
+            />
+          ))}
         <DropMenu
           icon="image-outline"
           label="Picture"
