@@ -62,6 +62,10 @@ test('a roof over three rooms from eaves and ridge, a section drawn through it, 
   const section = page.getByTestId('section');
   await expect(section.getByText('3.10 m').first()).toBeVisible();
   await expect(section.getByText('1.10 m')).toHaveCount(2);
+  // it goes on a sheet of its own, to scale
+  await key(page, 'To a sheet').click();
+  await page.getByRole('menuitem', { name: 'A new sheet' }).click();
+  await expect(page.getByText('The section is on the sheet, to scale.')).toBeVisible();
   await page.keyboard.press('Escape');
 
   // a roof light lies in the slope, as far up as its sill is high
@@ -83,4 +87,8 @@ test('a roof over three rooms from eaves and ridge, a section drawn through it, 
   await expect(page.getByTestId('total net')).toContainText('70.80 m²');
   const [file] = await Promise.all([page.waitForEvent('download'), key(page, 'Areas as a workbook (XLSX)').click()]);
   expect(file.suggestedFilename()).toBe('Loft-areas.xlsx');
+
+  await page.getByRole('tab', { name: 'Sheets' }).click();
+  await key(page, /^Sheet 1, Section, /).click();
+  await expect(page.getByTestId('page').locator('svg').getByText('3.10 m').first()).toBeAttached();
 });

@@ -49,6 +49,12 @@ test('a builder’s set on A3: put in order, another paper, a part more; all as 
   await expect(page.getByTestId('frame Walls of Waiting room')).toBeVisible();
   await expect(sheet.locator('[data-role="elevation.wall"]')).toHaveCount(8);
   await key(page, 'Done').click();
+  // a room alone, with nothing of the rooms beside it
+  await key(page, 'Plan of one room').click();
+  await page.getByRole('menuitem', { name: 'Waiting room' }).click();
+  const alone = page.getByTestId('frame Plan of Waiting room');
+  await expect(alone).toBeVisible();
+  await key(page, 'Take Plan of Waiting room off the sheet').click();
   // a part is found, and moved, without a pointer at it
   await key(page, 'Part: Walls of Waiting room').press('Enter');
   const walls = page.getByTestId('frame Walls of Waiting room');

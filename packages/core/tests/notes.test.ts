@@ -213,6 +213,55 @@ test('an angle, a radius and a level', () => {
   expect(house.tries({ kind: 'addDimension', floor: 'ground', form: 'angle', points: [free(0, 0)] })).toMatch(/vertex/);
 });
 
+test('a line that would say nothing is refused in words, and what was there stays', () => {
+  const { house, hall } = twoRooms();
+  const free = (x: number, y: number) => ({ kind: 'free' as const, x, y, turn: 0 });
+  const refused = (intent: Parameters<House['tries']>[0]) => {
+    const before = house.plan;
+    const reason = house.tries(intent);
+    expect(house.plan).toBe(before);
+    return reason;
+  };
+  const upright = line(house, [
+    [0, 0],
+    [0, 2000],
+  ])!;
+  expect(refused({ kind: 'changeDimension', dimension: upright, to: { turn: 0 } })).toMatch(/all in one place/);
+  const [first, second] = Object.values(house.plan.points).sort((a, b) => a.order - b.order);
+  expect(refused({ kind: 'moveDimensionPoint', point: second!.id, stand: first!.stand })).toMatch(/all in one place/);
+  expect(refused({ kind: 'addDimensionPoint', dimension: upright, stand: second!.stand })).toMatch(/already/);
+  const { wall } = house.face(hall, 'top').halves[0]!;
+  const stand = { kind: 'wall', wall: wall.id, anchor: 'start', side: 'left', offset: 0 } as const;
+  expect(refused({ kind: 'addDimension', floor: 'ground', form: 'radius', points: [stand] })).toMatch(/is straight/);
+  const flat = [free(0, 0), free(0, 0), free(500, 0)];
+  expect(refused({ kind: 'addDimension', floor: 'ground', form: 'angle', points: flat })).toMatch(/no angle/);
+});
+
+test('whatever is measured, a line is on the plan with its figure, or refused: never there unseen', () => {
+  const house = twoRooms().house;
+  const near = fc.constantFrom(0, 0.2, 1, 700, 4000);
+  const stand = fc.record({ kind: fc.constant('free' as const), x: near, y: near, turn: fc.constant(0) });
+  const turn = fc.option(fc.constantFrom(0, 90, 180, 30));
+  fc.assert(
+    fc.property(
+      fc.constantFrom('line' as const, 'angle' as const, 'level' as const),
+      fc.array(stand, { minLength: 1, maxLength: 4 }),
+      turn,
+      (form, points, turn) => {
+        const before = house.plan;
+        const kept = Object.keys(before.dimensions);
+        const reason = house.tries({ kind: 'addDimension', floor: 'ground', form, points, turn });
+        const made = Object.keys(house.plan.dimensions).filter((id) => !kept.includes(id));
+        const marks = drawnDimensions(deriveFloor(house.plan, 'ground'), LETTERING);
+        house.plan = before;
+        expect(made).toHaveLength(reason === null ? 1 : 0);
+        for (const id of made) expect(texts(marks.get(id)?.marks ?? []).length).toBeGreaterThan(0);
+      },
+    ),
+    { seed: SEED, numRuns: 300 },
+  );
+});
+
 test('of random houses strings add up to the whole of each side, no two figures lie over each other, and hardly one has no room', () => {
   const said = { strings: 0, figures: 0, left: 0 };
   fc.assert(

@@ -27,10 +27,6 @@ export const wantsNotes = ({ plan: { plan, tool } }: RootState): boolean =>
     Object.values(plan.rooms).some(({ hatch }) => hatch) ||
     Object.values(plan.walls).some(({ hatch }) => hatch));
 
-/** Is there something in this plan, or in hand, that edits which come later are for? */
-export const wantsRooms = ({ plan: { plan, tool } }: RootState): boolean =>
-  plan !== null && (tool === 'ceiling' || Object.keys(plan.slopes).length + Object.keys(plan.breaks).length > 0);
-
 export const bringNotes: Command = (dispatch) => {
   if (room) return;
   void roomsCome()
