@@ -9,6 +9,7 @@ const TOLD: readonly CollectionName[] = [
   'rooms',
   'openings',
   'solids',
+  'pieces',
   'stairs',
   'slopes',
   'breaks',

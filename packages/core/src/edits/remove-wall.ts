@@ -4,6 +4,7 @@ import { type Draft, Refusal } from '../plan/draft';
 import { dropWithAll } from '../plan/footing';
 import type { Id } from '../plan/plan';
 import { heal } from './heal';
+import { standFree } from '../walls';
 import { requireFace } from './require';
 import { requireRoom } from './rooms';
 import { settle } from './settle';
@@ -18,6 +19,7 @@ export interface RemoveWall {
 export function removeWall(draft: Draft, { floor, face: key }: RemoveWall): void {
   const face = requireFace(draft, floor, key);
   const touched = new Set<Id>();
+  standFree(draft, new Set(face.halves.map(({ wall }) => wall.id)), draft.before);
   for (const { wall } of face.halves) {
     dropWithAll(draft, 'walls', wall.id, 'wanted');
     touched.add(wall.start).add(wall.end);
@@ -46,6 +48,7 @@ export function removeRoom(draft: Draft, { room: id }: RemoveRoom): void {
   if (own.size === 0)
     throw new Refusal('All its walls belong to other rooms too. Remove one of them to join the rooms.');
   const touched = new Set<Id>();
+  standFree(draft, new Set(own.keys()), draft.before);
   for (const wall of own.values()) {
     dropWithAll(draft, 'walls', wall.id, 'wanted');
     touched.add(wall.start).add(wall.end);

@@ -3,7 +3,7 @@ import { dropLost } from '../plan/footing';
 import { reconcileKinds, reconcileRooms } from '../rooms';
 import { isAlikeOn } from '../plan/floor-plan';
 import { COLLECTIONS, type Plan, floorsInOrder, nextNumber } from '../plan/plan';
-import { keepingSpots, planarise } from '../walls';
+import { keepingSpots, planarise, standFree } from '../walls';
 import { dropUnusedTypes } from './opening-types';
 import { dropIdleDimensions } from './tidy';
 
@@ -25,6 +25,8 @@ export function repairPlan(
     for (const entity of Object.values(plan[name])) draft.put(name, entity);
   }
   try {
+    for (const source of [before, ...sound])
+      standFree(draft, new Set(Object.keys(source.walls).filter((id) => !Object.hasOwn(draft.walls, id))), source);
     dropLost(draft);
     for (const floor of Object.keys(draft.floors)) {
       if (sound.some((each) => isAlikeOn(plan, each, floor))) continue;

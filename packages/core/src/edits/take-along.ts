@@ -29,22 +29,28 @@ export function takeAlong(
   for (const name of COLLECTIONS) {
     const kind = kindOf(name);
     if (!kind.moved) continue;
+    // what names others of its kind goes after them
     const mine = new Map<Id, Id>();
-    for (const entity of Object.values<Entity>(draft[name])) {
-      if (kind.floorOf(entity, draft) !== floor || how.wants?.(name, entity) === false) continue;
-      const fate = fateOf(kind, entity, became, how);
-      if (!fate) continue;
-      const moved = movedOne(draft, kind, entity, became, move);
-      if (!moved) {
-        if (fate === 'goes') draft.drop(name, entity.id);
-        continue;
-      }
-      const id = fate === 'is copied' ? draft.newId() : entity.id;
-      mine.set(entity.id, id);
-      const own = fate === 'is copied' ? (kind.copied?.(moved, draft) ?? moved) : moved;
-      draft.put(name, { ...own, id } as never);
-    }
     became.set(name, mine);
+    const all = Object.values<Entity>(draft[name]);
+    for (let done = -1; done < mine.size && (done < 0 || kind.refers.some(({ to }) => to === name));) {
+      done = mine.size;
+      for (const entity of all) {
+        if (mine.has(entity.id)) continue;
+        if (kind.floorOf(entity, draft) !== floor || how.wants?.(name, entity) === false) continue;
+        const fate = fateOf(kind, entity, became, how);
+        if (!fate) continue;
+        const moved = movedOne(draft, kind, entity, became, move);
+        if (!moved) {
+          if (fate === 'goes') draft.drop(name, entity.id);
+          continue;
+        }
+        const id = fate === 'is copied' ? draft.newId() : entity.id;
+        mine.set(entity.id, id);
+        const own = fate === 'is copied' ? (kind.copied?.(moved, draft) ?? moved) : moved;
+        draft.put(name, { ...own, id } as never);
+      }
+    }
   }
 }
 

@@ -25,7 +25,7 @@ const known = new WeakMap<Plan, Map<Id, Plan>>();
  * on other floors, so that what was worked out from it stays.
  */
 export function floorPlan(plan: Plan, floor: Id): Plan {
-  if (Object.keys(plan.floors).length === 1) return plan;
+  if (Object.keys(plan.floors).length === 1 && APART.every((name) => isEmpty(plan[name]))) return plan;
   let floors = known.get(plan);
   if (!floors) known.set(plan, (floors = new Map()));
   let own = floors.get(floor);
@@ -39,11 +39,16 @@ export function floorPlan(plan: Plan, floor: Id): Plan {
   return own;
 }
 
+/** What nothing of a floor depends on is no part of it. */
+const APART = COLLECTIONS.filter((name) => kindOf(name).apart);
+const isEmpty = (entities: Readonly<Record<Id, Entity>>) => Object.keys(entities).length === 0;
+
 const isStill = (plan: Plan, floor: Id, { own, from }: { own: Plan; from: Plan }): boolean =>
   plan.job === own.job &&
   COLLECTIONS.every(
     (name) =>
-      (name !== 'floors' && plan[name] === from[name]) || same(own[name], on(plan, name, floor), name === 'floors'),
+      (name !== 'floors' && plan[name] === from[name]) ||
+      APART.includes(name) || same(own[name], on(plan, name, floor), name === 'floors'),
   );
 
 const partOf = (plan: Plan, floor: Id): Plan => ({
@@ -55,6 +60,7 @@ const partOf = (plan: Plan, floor: Id): Plan => ({
 
 /** What of a kind is on a floor, seen there, or belongs to the whole house. Of floors all are there, for their order and how high they are. */
 function on(plan: Plan, name: CollectionName, floor: Id): Entity[] {
+  if (kindOf(name).apart) return [];
   if (name === 'floors') return Object.values(plan.floors).map((each) => withHeight(plan, each, floor));
   return Object.values<Entity>(plan[name]).filter((entity) => isSeenOn(name, entity, plan, floor));
 }

@@ -104,6 +104,8 @@ const STEPS: Record<number, (plan: Loose) => Loose> = {
     annotations: {},
     looks: {},
   }),
+  // pieces stand in rooms
+  14: (plan) => ({ ...plan, schema: 15, pieces: {} }),
 };
 
 /** In the order they were made, by floor and kind. */

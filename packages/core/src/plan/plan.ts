@@ -26,6 +26,7 @@ export * from './kinds/looks';
 export * from './kinds/annotations';
 export * from './kinds/opening-types';
 export * from './kinds/openings';
+export * from './kinds/pieces';
 export * from './kinds/points';
 export * from './kinds/readings';
 export * from './kinds/rooms';
@@ -41,7 +42,7 @@ export * from './kinds/walls';
 export * from './values';
 
 /** Version of the document, see migrations. */
-export const SCHEMA_VERSION = 14;
+export const SCHEMA_VERSION = 15;
 
 export type Units = 'metric' | 'imperial';
 

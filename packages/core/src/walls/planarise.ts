@@ -5,7 +5,7 @@ import type { Corner, Id, Wall } from '../plan/plan';
 import { wallCourse } from '../plan/wall-course';
 import { isStillThere } from './chain';
 import { networkOf } from './network';
-import { type Spots, putAt, standingOn, turnedOnWall } from './standing';
+import { type Spots, putAt, standFree, standingOn, turnedOnWall } from './standing';
 
 /** Corners closer than this are one corner, and a corner this close to a wall stands on it, mm. */
 export const WELD = 1;
@@ -58,6 +58,7 @@ function settle(draft: Draft, floor: Id, wall: Wall, work: Work, around: Surroun
   const a = draft.corners[wall.start]!;
   const b = draft.corners[wall.end]!;
   if (wall.start === wall.end) {
+    standFree(draft, new Set([wall.id]), draft.before);
     dropWithAll(draft, 'walls', wall.id, 'by the way');
     return true;
   }

@@ -1,4 +1,4 @@
-import { cross, direction, stretchAt } from '../geometry';
+import { cross, direction, headingAt, pointAt, stretchAt } from '../geometry';
 import type { Draft } from '../plan/draft';
 import type { OnWalls, Stand, Standing } from '../plan/kinds/kind';
 import {
@@ -130,6 +130,26 @@ function stoodStill(draft: Draft, wall: Wall, end: 'start' | 'end'): boolean {
 
 /** rad */
 const TURNED = 1e-9;
+
+/**
+ * What stands on these walls and stays where they go, standing free where it stood; `from` is the plan in which the walls still are.
+ */
+export function standFree(draft: Draft, walls: ReadonlySet<Id>, from: Collections): void {
+  const standings = standingOn(draft).filter(({ it, how }) => how.freed && walls.has(it.wall) && from.walls[it.wall]);
+  for (const floor of new Set(standings.map(({ it }) => from.walls[it.wall]!.floor))) {
+    const network = networkOf(from.corners, wallsOf(from, floor));
+    for (const { name, entity, it, how } of standings) {
+      if (from.walls[it.wall]!.floor !== floor) continue;
+      const insets = wallInsets(network, it.wall);
+      const span = spanOf(insets, it);
+      const off = it.side === 'right' ? insets.wall.right : -insets.wall.left;
+      const along = pointAt(insets.course, (span.from + span.to) / 2, off);
+      const heading = headingAt(insets.course, (span.from + span.to) / 2);
+      const d = it.side === 'right' ? heading : { x: -heading.x, y: -heading.y };
+      draft.put(name, how.freed!(entity, along, d) as never);
+    }
+  }
+}
 
 /** Less than this is rounding, mm. */
 const MOVED = 0.01;

@@ -11,6 +11,7 @@ import { type NamedLook, lookKind } from './looks';
 import { type Annotation, annotationKind } from './annotations';
 import { type OpeningType, openingTypeKind } from './opening-types';
 import { type PlacedOpening, openingKind } from './openings';
+import { type Piece, pieceKind } from './pieces';
 import { type DimensionPoint, pointKind } from './points';
 import { type Reading, readingKind } from './readings';
 import { type Room, roomKind } from './rooms';
@@ -42,6 +43,7 @@ export interface Entities {
   readonly dimensions: Dimension;
   readonly points: DimensionPoint;
   readonly annotations: Annotation;
+  readonly pieces: Piece;
   readonly looks: NamedLook;
   readonly sheets: Sheet;
   readonly frames: SheetFrame;
@@ -69,6 +71,7 @@ export const KINDS: { readonly [C in CollectionName]: Kind<Entities[C], Collecti
   dimensions: dimensionKind,
   points: pointKind,
   annotations: annotationKind,
+  pieces: pieceKind,
   looks: lookKind,
   sheets: sheetKind,
   frames: frameKind,

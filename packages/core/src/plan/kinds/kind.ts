@@ -20,6 +20,7 @@ export type CollectionName =
   | 'dimensions'
   | 'points'
   | 'annotations'
+  | 'pieces'
   | 'looks'
   | 'sheets'
   | 'frames';
@@ -77,6 +78,12 @@ export interface OnWalls<E, P> {
   readonly turned?: (entity: E, which: { readonly ends: boolean; readonly sides: boolean }) => E;
   /** It hinders nothing that is done to its wall; not given: it does. */
   readonly light?: true;
+  /** Where its wall goes it stays, free: `at` on the face where its middle was, `d` along the face as seen from its room. Not given: it goes too. */
+  readonly freed?: (
+    entity: E,
+    at: { readonly x: number; readonly y: number },
+    d: { readonly x: number; readonly y: number },
+  ) => E;
   /** Why no wall may end within it; not given: it goes with the piece its middle is on. */
   readonly uncut?: (entity: E, plan: P) => string;
 }
@@ -105,6 +112,8 @@ export interface Kind<E, P> {
   readonly floorOf: (entity: E, plan: P) => Id | undefined;
   /** Is it seen on this other floor too, so that what follows from that floor depends on it? */
   readonly reaches?: (entity: E, plan: P, floor: Id) => boolean;
+  /** Nothing that follows from a floor depends on it: it is no part of what `deriveFloor` works on, and is drawn beside that. */
+  readonly apart?: true;
   /** What isn't listed stands by itself. */
   readonly together: readonly Together[];
   readonly refers: readonly Reference<E, P>[];

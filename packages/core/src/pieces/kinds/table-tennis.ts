@@ -1,0 +1,28 @@
+import { line } from '../form';
+import { table } from '../forms/tables';
+import { front, type PieceKind } from '../kind';
+
+export const tableTennisKind: PieceKind = {
+  id: 'table-tennis',
+  name: 'Table-tennis table',
+  words: 'ping pong game',
+  group: 'decoration',
+  rooms: ['store', 'outside'],
+  width: [2740, 2700, 2760],
+  depth: [1525, 1500, 1540],
+  height: [760, 750, 770],
+  back: 'free',
+  zones: [front(1500, 'play')],
+  form: (size) =>
+    table(size, 'square', 0).map((part) =>
+      part.stuff === 'top'
+        ? {
+            ...part,
+            lines: [
+              line(size.width / 2, -100, size.width / 2, size.depth + 100),
+              line(0, size.depth / 2, size.width, size.depth / 2),
+            ],
+          }
+        : part,
+    ),
+};
