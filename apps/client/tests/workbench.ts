@@ -59,6 +59,7 @@ export function workbench(plan: Plan = newPlan({ name: 'Shed' })) {
     pan: (dx) => (state.panned += dx),
     drawn: (room) => (state.drawn = room),
     lettering: () => 125,
+    pieces: () => state.plan.pieces,
     looks: () => state.plan,
     seed: () => `t${(seeds += 1)}`,
   };

@@ -36,6 +36,7 @@ const LAYERS = {
   CEILINGS: Colors.Blue,
   NOTES: Colors.Magenta,
   HATCHES: Colors.Cyan,
+  PIECES: Colors.Blue,
 } as const;
 type Layer = keyof typeof LAYERS;
 
@@ -50,7 +51,7 @@ const OF_ROLE: Readonly<Record<string, Layer>> = {
     dimension: 'DIMENSIONS',
     open: 'CHECKS',
   },
-  ...{ ceiling: 'CEILINGS', break: 'CEILINGS', note: 'NOTES', hatch: 'HATCHES' },
+  ...{ ceiling: 'CEILINGS', break: 'CEILINGS', note: 'NOTES', hatch: 'HATCHES', piece: 'PIECES' },
 };
 const layerOf = (role: Role, key: string): Layer =>
   // dimension lines that were put on the plan are on the layer of lengths
@@ -77,7 +78,7 @@ export function floorsToDxf(plan: Plan, floors: readonly Id[]): string {
   const names = new Set<string>();
   for (const floor of floors) {
     const derived = deriveFloor(plan, floor);
-    const parts = drawFloorInParts(derived, { lettering: LETTERING, units: plan.job.units });
+    const parts = drawFloorInParts(derived, { lettering: LETTERING, units: plan.job.units, pieces: plan.pieces });
     const marks = parts.flatMap((part) => part.marks);
     const box = drawnBox(marks, LETTERING);
     if (!box) continue;

@@ -1,5 +1,7 @@
 import {
+  type Collection,
   type DerivedFloor,
+  type Piece,
   type Point,
   drawFloor,
   drawnBox,
@@ -18,6 +20,8 @@ export interface SheetOptions {
   readonly north: number;
   /** Where the pictures of underlays are to be had, by their ids: those that are told to print do. */
   readonly pictures?: ReadonlyMap<string, string>;
+  /** The pieces that stand on it. */
+  readonly pieces?: Collection<Piece>;
 }
 
 /** Lettering and margins in mm on paper (ISO 3098 heights, from memory). */
@@ -27,9 +31,12 @@ const PAPER = { lettering: LETTERING, title: 5, thin: 0.18, margin: 12, foot: 22
  * One floor as SVG at true scale: a user unit is a millimetre on paper, so at 1:50 a wall of 4.20 m is 84 long.
  * With lengths, room labels, a title, a scale bar and north.
  */
-export function floorToSvg(derived: DerivedFloor, { scale, title, north, pictures = new Map() }: SheetOptions): string {
+export function floorToSvg(
+  derived: DerivedFloor,
+  { scale, title, north, pictures = new Map(), pieces }: SheetOptions,
+): string {
   const { units } = derived.plan.job;
-  const marks = drawFloor(derived, { lettering: PAPER.lettering * scale, units });
+  const marks = drawFloor(derived, { lettering: PAPER.lettering * scale, units, ...(pieces && { pieces }) });
   const box = drawnBox(marks, PAPER.lettering * scale) ?? { minX: 0, minY: 0, maxX: 1000, maxY: 1000 };
   const width = Math.max((box.maxX - box.minX) / scale, 60) + 2 * PAPER.margin;
   const height = (box.maxY - box.minY) / scale + 2 * PAPER.margin + PAPER.foot;

@@ -7,6 +7,7 @@ export let LATER_EDITS = {} as Rooms['LATER_EDITS'];
 export let drawNotes: Rooms['drawNotes'] = () => [];
 export let drawFloorHatches: Rooms['drawFloorHatches'] = () => [];
 export let drawWallHatches: Rooms['drawWallHatches'] = () => [];
+export let drawPiecesOn: Rooms['drawPiecesOn'] = () => [];
 // whoever asks for these comes with them
 export let wallsToCarry: Rooms['wallsToCarry'];
 export let cutFloor: Rooms['cutFloor'];
@@ -18,7 +19,7 @@ let came: Rooms | null = null;
 
 export function come(rooms: Rooms): void {
   came = rooms;
-  ({ LATER_EDITS, drawNotes, drawFloorHatches, drawWallHatches } = rooms);
+  ({ LATER_EDITS, drawNotes, drawFloorHatches, drawWallHatches, drawPiecesOn } = rooms);
   ({ wallsToCarry, cutFloor, drawSection, leastHeadroom, stairChecks } = rooms);
 }
 

@@ -20,6 +20,7 @@ import {
 import { writeDecimalsWith } from '@velvet-tape/core/units';
 import { type Row, readingRows, roomRows, scheduleRows, scheduleSheets } from '@velvet-tape/formats';
 import { areaRows } from '@velvet-tape/formats/area-rows';
+import { pieceRows } from '@velvet-tape/formats/piece-rows';
 import { toCsv } from '@velvet-tape/formats/csv';
 import { floorsToDxf } from '@velvet-tape/formats/dxf';
 import { jpegWithDensity, pngWithDensity } from '@velvet-tape/formats/density';
@@ -336,8 +337,9 @@ const files = {
   dxf: (plan: Plan, name: string): MadeFile => ({ name: `${name}.dxf`, type: 'image/vnd.dxf', bytes: dxfOf(plan) }),
 
   /** The lines of a table that leaves as a file. */
-  rows(what: 'rooms' | 'readings' | 'openings', plan: Plan, floor: Id): readonly Row[] {
+  rows(what: 'rooms' | 'readings' | 'openings' | 'pieces', plan: Plan, floor: Id): readonly Row[] {
     if (what === 'rooms') return roomRows(plan);
+    if (what === 'pieces') return pieceRows(deriveFloor(plan, floor), plan.pieces);
     return what === 'readings' ? readingRows(deriveFloor(plan, floor)) : scheduleRows(deriveFloor(plan, floor));
   },
   book: (plan: Plan, floor: Id) => scheduleSheets(deriveFloor(plan, floor)),

@@ -8,3 +8,4 @@ export * from './reading-lines';
 export * from './over-below';
 export * from './open-above';
 export * from './roof-lights';
+export * from './stand-on-face';

@@ -4,6 +4,7 @@ import { type Ring, cross, dot, flattened, ringsBox, subtract } from '../geometr
 import type { Corner, Wall } from '../plan/plan';
 import { elevationOf } from '../plan/storeys';
 import { formatLevel } from '../units';
+import { drawPiecesOn } from '../pieces';
 import { drawFloorHatches, drawNotes, drawWallHatches } from '../notes';
 import type { Network, WallBody } from '../walls';
 import { drawCeilings } from './ceilings';
@@ -52,8 +53,9 @@ export function drawFloorInParts(derived: DerivedFloor, asked: DrawingStyle): re
     inOrder('stairs', drawStairs(derived, style)),
     inOrder('ceilings', drawCeilings(derived, style)),
     inOrder('solids', solids.flatMap(solidMarks)),
+    ...drawPiecesOn(derived, style),
     apart(
-      'walls',
+      WALLS,
       bodies.map((body) =>
         wallMark(body, style.without?.has('tints') ?? false, style.without?.has('hatches') ?? false),
       ),
@@ -120,6 +122,8 @@ const builtOf = onceFor(({ bodies, solids }: DerivedFloor): readonly Ring[] =>
   [...bodies, ...solids].map(({ ring }) => flattened(ring)),
 );
 
+/** What is cut: it lies over what stands in the rooms. */
+export const WALLS = 'walls';
 /** The part that lies under all others. */
 export const FLOORS = 'floors';
 

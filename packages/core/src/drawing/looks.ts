@@ -17,6 +17,9 @@ const ROLES = {
     ...(['door.leaf', 'door.swing', 'window.frame', 'window.glass'] as const),
   ],
   fixed: ['solid.cut', 'solid.hatch'],
+  fitted: [],
+  pieces: [],
+  'piece numbers': [],
   stairs: [
     ...(['stair.tread', 'stair.hidden', 'stair.line', 'stair.start', 'stair.cut', 'stair.text', 'stair.rail'] as const),
     ...(['void.edge', 'void.cross'] as const),
@@ -47,10 +50,15 @@ const look = (off: readonly ShownPart[], more: Partial<Content> = {}): Content =
 
 /** The looks every job has. */
 const BUILT_IN: Readonly<Record<LookName, Content>> = {
-  'on site': look([]),
-  'for the client': look(['lengths', 'checks', 'numbers', 'levels', 'ceilings', 'dimensions'], { sizes: true }),
-  'for the builder': look(['checks']),
-  bare: look(['names', 'areas', 'lengths', 'checks', 'numbers', 'levels', 'ceilings', 'dimensions', 'notes']),
+  'on site': look(['piece numbers']),
+  'for the client': look(['lengths', 'checks', 'numbers', 'levels', 'ceilings', 'dimensions', 'piece numbers'], {
+    sizes: true,
+  }),
+  'for the builder': look(['checks', 'pieces', 'piece numbers']),
+  bare: look([
+    ...(['names', 'areas', 'lengths', 'checks', 'numbers', 'levels', 'ceilings', 'dimensions', 'notes'] as const),
+    ...(['pieces', 'piece numbers'] as const),
+  ]),
 };
 
 /** A look as it is kept, by its name or its id; one that is gone is as on site. */

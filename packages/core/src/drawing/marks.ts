@@ -1,7 +1,7 @@
 import type { DerivedFloor } from '../derived';
 import type { LetterBox } from './lettering';
 import type { Point, Ring } from '../geometry';
-import type { Id, LabelSays, Look, RoomColour, ShownPart, Units } from '../plan/plan';
+import type { Collection, Id, LabelSays, Look, Piece, RoomColour, ShownPart, Units } from '../plan/plan';
 
 /** What a mark stands for; a painter chooses line, colour and lettering by it. */
 export type Role =
@@ -143,6 +143,8 @@ export interface DrawingStyle {
     readonly near: DerivedFloor | null;
     readonly chosen?: Id | null;
   } | null;
+  /** The pieces of the plan, where they are to be drawn. */
+  readonly pieces?: Collection<Piece>;
   /** What labels of rooms say; not given: as the job has it. */
   readonly labels?: LabelSays;
   /** Rooms say how long and wide they are. */

@@ -1,13 +1,12 @@
 import { edit } from './edit';
 import type { PlaceOnFace } from './parts';
 import type { WallFace } from '../derived';
-import { deriveFloor } from '../derived';
-import { type Point, alongOf, pointAt, ringContains } from '../geometry';
+import { deriveFloor, standOnFace } from '../derived';
+import { type Point, alongOf, ringContains } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
 import type { Id, Solid, SolidKind, SolidShape, WallStand } from '../plan/plan';
 import { networkBefore } from '../rooms';
 import { faceAt } from '../snapping';
-import { faceStretch, wallInsets } from '../walls';
 import { requireFace, requirePositive } from './require';
 
 /** A pier put down this close to a wall leans on it, mm. */
@@ -74,20 +73,7 @@ export function putSolid(
 export function standOn(draft: Draft, face: WallFace, from: number, width: number): WallStand {
   if (face.halves[0]!.wall.kind === 'chalk') throw new Refusal('Nothing can lean on a chalk line.');
   if (width > face.length + 0.5) throw new Refusal('It is wider than its wall.');
-  const network = networkBefore(draft, face.halves[0]!.wall.floor);
-  const at: Point = pointAt(face.course, from + width / 2);
-  const half =
-    face.halves.find(({ course }) => {
-      const along = alongOf(course, at);
-      return along >= 0 && along <= course.length;
-    }) ?? face.halves[0]!;
-  const side = half.forward ? 'right' : 'left';
-  const anchor = half.forward ? 'start' : 'end';
-  const insets = wallInsets(network, half.wall.id);
-  const stretch = faceStretch(insets, side);
-  const left = pointAt(face.course, from);
-  const along = alongOf(half.course, left) - insets[side][anchor];
-  return { kind: 'wall', wall: half.wall.id, anchor, side, offset: along * stretch };
+  return standOnFace(networkBefore(draft, face.halves[0]!.wall.floor), face, from, width);
 }
 
 export interface ChangeSolid {

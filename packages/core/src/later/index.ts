@@ -2,4 +2,5 @@
 export * from '../drawing/section';
 export * from '../edits/later';
 export * from '../notes';
+export * from '../pieces';
 export * from '../stairs/checks';

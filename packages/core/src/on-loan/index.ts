@@ -8,6 +8,7 @@ export {
   requireFloor,
   requireLettering,
   requireName,
+  requireNote,
   requireOne,
   requirePositive,
 } from '../edits/require';

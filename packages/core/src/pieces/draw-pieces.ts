@@ -6,6 +6,7 @@ import type { Piece } from '../plan/plan';
 import { partsOf, seenFromAbove } from './body';
 import type { PieceFrame, PieceOnFloor } from './on-floor';
 import { onSheet } from './on-floor';
+import { drawRun, runsOf } from './runs';
 
 /** A plan is cut this high: what begins over it is dashed, mm (common practice, no source). */
 export const CUT = 1200;
@@ -62,17 +63,20 @@ const placed = (frame: PieceFrame, { x, y, bulge }: RingPoint): RingPoint => ({
   ...(bulge && { bulge }),
 });
 
-/** Pieces as parts of a drawing, each by itself: what lies lower first. */
-export function drawPieces(all: readonly PieceOnFloor[]): readonly DrawingPart[] {
-  return inOrder(all).map((on) => ({ key: `piece ${on.piece.id}`, apart: false, marks: drawPiece(on) }));
-}
+/** What is as high as this is of one layer, mm. */
+const LAYER = 50;
+const layerOf = (top: number) => Math.floor(top / LAYER);
 
-/** Lower ones first; of those alike as they were put in order. */
-export const inOrder = (all: readonly PieceOnFloor[]): PieceOnFloor[] =>
-  all
-    .map((on, i) => ({ on, i }))
-    .sort(
-      (a, b) =>
-        Math.floor(a.on.top / 50) - Math.floor(b.on.top / 50) || a.on.piece.order - b.on.piece.order || a.i - b.i,
-    )
-    .map(({ on }) => on);
+/** Pieces as parts of a drawing, each by itself, what lies lower first; worktops over their units, and under what is let into them. */
+export function drawPieces(all: readonly PieceOnFloor[]): readonly DrawingPart[] {
+  const layered = [
+    ...all.map((on) => ({
+      layer: layerOf(on.top),
+      order: on.piece.order,
+      part: () => ({ key: `piece ${on.piece.id}`, apart: false, marks: drawPiece(on) }),
+    })),
+    ...runsOf(all).map((run) => ({ layer: layerOf(run.top) - 0.5, order: 0, part: () => drawRun(run) })),
+  ].map((each, i) => ({ ...each, i }));
+  layered.sort((a, b) => a.layer - b.layer || a.order - b.order || a.i - b.i);
+  return layered.map(({ part }) => part());
+}

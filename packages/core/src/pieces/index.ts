@@ -1,6 +1,10 @@
+export { MOST_COPIES, type Pattern, countOf, spotsOf, stepBetween } from './arrange';
+export { drawPiecesOn, partOfPiece } from './draw-on-floor';
+export { numbersOf } from './numbers';
 export { partsOf, seenFromAbove } from './body';
 export { isKnownForm, pieceKindOf, pieceName, usualSize, usualSizes } from './catalogue';
-export { CUT, drawPiece, drawPieces, inOrder } from './draw-pieces';
+export { clearFrom, clearRound, inTheWay, meetInHeight } from './clear';
+export { CUT, drawPiece, drawPieces } from './draw-pieces';
 export { type LaidModule, layModules } from './forms/built-in';
 export type { Part, Stuff } from './form';
 export {
@@ -22,7 +26,17 @@ export {
   inFrame,
   middleOfPiece,
   onSheet,
+  piecesIn,
   piecesOn,
   turnOfFrame,
 } from './on-floor';
 export { frontOfKind, newPiece, pieceFront, pieceSign, usualModules } from './sign';
+export { type Placed, type Placing, neighboursOn, placePiece, turnAlong } from './place';
+export { type Filler, type Run, WORKTOP, runsOf } from './runs';
+export { type Place, freed, pieceAt, rightFor, shiftPiece, turnPiece } from './move';
+export { findPieces, offeredIn, roomFor } from './find';
+export { type PieceAdvice, adviceOn, zoneRing } from './fit/advice';
+export { blocks, footprintOf } from './fit/footprint';
+export { type Passage, passagesOf } from './fit/passages';
+export { type RoomSpace, TURNING_CIRCLE, freeFloor, largestRectangle, roomSpace } from './fit/space';
+export { type PieceLine, type PieceOrder, orderedPieces, pieceLines, priceOf } from './list';

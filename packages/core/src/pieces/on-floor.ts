@@ -1,6 +1,7 @@
 import type { DerivedFloor } from '../derived';
 import { type Point, type Ring, direction, moved, pointAt, rightOf, turned } from '../geometry';
 import { type Collection, type Id, type Piece, acrossWall } from '../plan/plan';
+import { surfaceContains } from '../rooms';
 import { type Network, spanOf, wallInsets } from '../walls';
 import { pieceKindOf } from './catalogue';
 import type { PieceKind } from './kind';
@@ -92,6 +93,15 @@ export function piecesOn(
   };
   for (const piece of Object.values(pieces)) if (piece.floor === derived.floor) place(piece, 0);
   return [...placed.values()].filter((on) => on !== null);
+}
+
+/** Those that stand in the rooms of a part of a floor. */
+export function piecesIn(pieces: Collection<Piece>, derived: DerivedFloor): Collection<Piece> {
+  const inside = piecesOn(pieces, derived).filter((on) => {
+    const p = middleOfPiece(on);
+    return derived.rooms.some(({ outline }) => surfaceContains(outline.rings, p));
+  });
+  return Object.fromEntries(inside.map(({ piece }) => [piece.id, piece]));
 }
 
 /** One piece where it stands; `under`: what it stands on. */

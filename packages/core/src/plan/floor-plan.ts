@@ -48,7 +48,8 @@ const isStill = (plan: Plan, floor: Id, { own, from }: { own: Plan; from: Plan }
   COLLECTIONS.every(
     (name) =>
       (name !== 'floors' && plan[name] === from[name]) ||
-      APART.includes(name) || same(own[name], on(plan, name, floor), name === 'floors'),
+      APART.includes(name) ||
+      same(own[name], on(plan, name, floor), name === 'floors'),
   );
 
 const partOf = (plan: Plan, floor: Id): Plan => ({

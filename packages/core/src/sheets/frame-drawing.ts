@@ -11,6 +11,7 @@ import {
   printedPictures,
 } from '../drawing';
 import type { Id, Plan, SheetFrame } from '../plan/plan';
+import { piecesIn } from '../pieces';
 import { captionOf } from './caption';
 import { elevationsOf } from './elevations';
 import { LETTERING, onPaper } from './paper-marks';
@@ -81,7 +82,12 @@ function planOf(plan: Plan, floor: Id, room: Id | null, scale: number, look: Con
   const derived = room === null ? whole : onlyRoom(whole, room);
   const lettering = LETTERING * scale;
   const own = lookOf(plan, look);
-  const drawn = drawFloor(derived, { lettering, units, ...own });
+  const drawn = drawFloor(derived, {
+    lettering,
+    units,
+    pieces: room === null ? plan.pieces : piecesIn(plan.pieces, derived),
+    ...own,
+  });
   const pictures = own.without.has('pictures') || room !== null ? [] : printedPictures(plan, floor);
   const isFloor = ({ role }: Mark) => role === 'floor';
   const marks = [...drawn.filter(isFloor), ...pictures, ...drawn.filter((mark) => !isFloor(mark))];

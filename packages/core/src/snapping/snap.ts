@@ -33,7 +33,12 @@ export type Caught =
   | 'corner below'
   | 'wall below'
   | 'corner above'
-  | 'wall above';
+  | 'wall above'
+  | 'piece'
+  | 'in line with piece'
+  | 'equal gaps'
+  | 'middle of opening'
+  | 'middle of room';
 
 export interface Guide {
   readonly word: Caught;

@@ -6,12 +6,14 @@ import {
   type Point,
   type LetterBox,
   FLOORS,
+  WALLS,
   drawFloorInParts,
 } from '@velvet-tape/core';
 import { lazy, memo, useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import Svg from 'react-native-svg';
+import { drawPiecesOn } from '../../core-later/to-come';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { BarButton } from '../../ui/BarButton';
 import { Quiet } from '../../ui/Part';
@@ -24,7 +26,7 @@ import { MarkView } from './MarkView';
 import { roomForSuspects, suspectsOnPlan } from './overlay/misclosure-words';
 import { Overlay } from './overlay/Overlay';
 import { useMisclosures } from './readings/use-misclosures';
-import { selectFace, selectFloor, selectLook, selectParted, selectShownFloor } from './selectors';
+import { selectFace, selectFloor, selectLook, selectParted, selectShownFloor, selectShownPieces } from './selectors';
 import { bendHandle } from './tools/grips';
 import { TOOL_HINTS } from './tool-names';
 import { UnderlayLayer } from './underlay/UnderlayLayer';
@@ -116,13 +118,17 @@ const ShownDrawing = memo(function ShownDrawing(look: Look) {
   const over = useLaidOver(look.lettering / LETTERING);
   const whole = useLaidOut(parted?.rest ?? shown, look.lettering, parted !== null, over, useNotes());
   const part = useLaidOut(parted?.part ?? null, look.lettering, true, over, null);
+  const standing = usePieces(look.lettering);
+  const at = whole.findIndex(({ key }) => key === WALLS);
   return (
     <>
       <Parts parts={part.filter(({ key }) => key === FLOORS)} {...look} />
       <Parts parts={whole.filter(({ key }) => key === FLOORS)} {...look} />
       <OtherFloorLayer colours={look.colours} />
       <UnderlayLayer colours={look.colours} px={look.lettering / LETTERING} />
-      <Parts parts={whole.filter(({ key }) => key !== FLOORS)} {...look} />
+      <Parts parts={whole.filter(({ key }, i) => key !== FLOORS && i < at)} {...look} />
+      <Parts parts={standing} {...look} />
+      <Parts parts={whole.filter(({ key }, i) => key !== FLOORS && i >= at)} {...look} />
       <Parts parts={part.filter(({ key }) => key !== FLOORS)} {...look} />
     </>
   );
@@ -130,7 +136,7 @@ const ShownDrawing = memo(function ShownDrawing(look: Look) {
 
 /** Where what is written is taken from: the floor, and the part of it that is dragged; nothing until what draws it has come. */
 function useNotes(): DrawingStyle['notes'] {
-  const came = useAppSelector((state) => state.view.notesCame);
+  const came = useAppSelector((state) => state.view.roomsCame > 0);
   const shown = useAppSelector(selectShownFloor);
   const parted = useAppSelector(selectParted);
   const chosen = useAppSelector(({ plan: { selection } }) => (selection.kind === 'note' ? selection.id : null));
@@ -138,6 +144,19 @@ function useNotes(): DrawingStyle['notes'] {
     () => (came && shown ? { whole: shown, near: parted?.part ?? null, chosen } : null),
     [came, shown, parted, chosen],
   );
+}
+
+/** What stands in the rooms, laid out by itself: while a piece is dragged the plan is left alone. */
+function usePieces(lettering: number): readonly DrawingPart[] {
+  const came = useAppSelector((state) => state.view.roomsCame > 0);
+  const floor = useAppSelector(selectShownFloor);
+  const near = useAppSelector(selectParted)?.part ?? null;
+  const pieces = useAppSelector(selectShownPieces);
+  const look = useAppSelector(selectLook);
+  return useMemo(() => {
+    if (!came || !floor) return NOTHING;
+    return drawPiecesOn(floor, { lettering, pieces, notes: { whole: floor, near }, ...look });
+  }, [came, floor, near, pieces, look, lettering]);
 }
 
 /** A floor laid out; anew when it or the step of zoom changes, not when the sheet is moved. */

@@ -20,6 +20,7 @@ import { Listing } from './later/Listing';
 import { Notice } from './Notice';
 import { wantsRooms } from './later/wants-rooms';
 import { bringNotes, wantsNotes } from './notes/notes-room';
+import { bringPieces, wantsPieces } from './pieces/pieces-room';
 import { PartsBar } from './parts/PartsBar';
 import { PARTS } from './parts/parts';
 import { usePartInAddress } from './parts/use-part-in-address';
@@ -42,7 +43,7 @@ export function PlanScreen({ id, part }: { id: string; part: string | null }) {
   useShortcuts();
   usePartInAddress(id, part);
   usePrinting();
-  useNotes();
+  useRoomsToCome();
   useJobTitle();
   useEffect(() => {
     dispatch(viewActions.reset());
@@ -56,13 +57,17 @@ export function PlanScreen({ id, part }: { id: string; part: string | null }) {
   return wide ? <Wide /> : <HandLayout />;
 }
 
-/** What draws notes comes with the first plan that has some, or when they are about to be made. */
-function useNotes(): void {
+/** What draws notes and pieces comes with the first plan that has some, or when they are about to be made. */
+function useRoomsToCome(): void {
   const dispatch = useAppDispatch();
   const wanted = useAppSelector(wantsNotes);
   useEffect(() => {
     if (wanted) dispatch(bringNotes);
   }, [dispatch, wanted]);
+  const furnished = useAppSelector(wantsPieces);
+  useEffect(() => {
+    if (furnished) dispatch(bringPieces);
+  }, [dispatch, furnished]);
   const rooms = useAppSelector(wantsRooms);
   useEffect(() => {
     // where they can't be had it is said when they are needed

@@ -41,7 +41,7 @@ export const downloadSvg =
     try {
       const pictures = new Map<string, string>();
       for (const { picture } of printed) pictures.set(picture, await dataUrl(await pictureOf(picture)));
-      const svg = floorToSvg(own, { scale: 50, title, north, pictures });
+      const svg = floorToSvg(own, { scale: 50, title, north, pictures, pieces: plan.pieces });
       download(`${floorFileName(own)}-1-50.svg`, 'image/svg+xml', svg);
     } catch (error) {
       dispatch(sayTrouble(error));
@@ -67,7 +67,7 @@ const handedTable = (name: string, rows: () => readonly Row[] | Promise<readonly
     const { toCsv } = await import('@velvet-tape/formats/csv');
     download(`${name}.csv`, 'text/csv', `\uFEFF${toCsv(await rows())}`);
   });
-const rowsOf = async (what: 'rooms' | 'readings' | 'openings', plan: Plan, floor = ''): Promise<readonly Row[]> =>
+const rowsOf = async (what: 'rooms' | 'readings' | 'openings' | 'pieces', plan: Plan, floor = ''): Promise<readonly Row[]> =>
   (await filesWorker()).rows(what, plan, floor);
 
 /** The rooms of the job as CSV. */
@@ -82,7 +82,18 @@ export const downloadReadings = (floor: DerivedFloor) =>
 export const downloadOpenings = (floor: DerivedFloor) =>
   handedTable(`${floorFileName(floor)}-doors-and-windows`, () => rowsOf('openings', floor.plan, floor.floor));
 
-/** The same, and the glazing of rooms, as a workbook. */
+/** The pieces of a floor, as CSV or as a workbook. */
+export const downloadPieces = (plan: Plan, floor: string, as: 'table' | 'book') => {
+  const name = `${floorFileName(deriveFloor(plan, floor))}-pieces`;
+  const rows = () => rowsOf('pieces', plan, floor);
+  if (as === 'table') return handedTable(name, rows);
+  return handed(async () => {
+    const { toXlsx } = await import('@velvet-tape/formats/xlsx');
+    download(`${name}.xlsx`, XLSX, await toXlsx(plan.job.name, [{ name: 'Pieces', rows: await rows() }]));
+  });
+};
+
+/** Doors and windows, and the glazing of rooms, as a workbook. */
 export const downloadWorkbook = (floor: DerivedFloor) =>
   handed(async () => {
     const { toXlsx } = await import('@velvet-tape/formats/xlsx');

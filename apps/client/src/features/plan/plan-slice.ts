@@ -30,6 +30,7 @@ const FIRST_FIELD: Record<Selection['kind'], Field | null> = {
   break: 'height',
   underlay: null,
   note: null,
+  piece: null,
 };
 
 function select(state: PlanState, selection: Selection): void {

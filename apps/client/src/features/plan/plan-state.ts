@@ -19,6 +19,8 @@ export type Selection =
   /** A dormer, a beam, a dropped ceiling, a step. */
   | { readonly kind: 'break'; readonly id: string }
   | { readonly kind: 'underlay'; readonly id: string }
+  /** Furniture and fittings: one, or several. */
+  | { readonly kind: 'piece'; readonly ids: readonly string[] }
   /** A dimension line, or something written. */
   | { readonly kind: 'note'; readonly of: 'dimensions' | 'annotations'; readonly id: string };
 
@@ -37,6 +39,7 @@ export type ToolName =
   | 'ceiling'
   | 'section'
   | 'areas'
+  | 'pieces'
   | 'notes'
   | 'lasso'
   | 'underlay';
@@ -87,13 +90,16 @@ export type Field =
   | 'lowTo'
   | 'lowPitch'
   | 'away'
-  | 'letters';
+  | 'letters'
+  | 'up'
+  | 'behind'
+  | 'ahead';
 
 /**
  * Which side of what is chosen is looked at, in the place of its figures: what stands in it, what it is made of, what can be done with it; the tray of kinds, the
  * type, the swing.
  */
-export type Panel = 'in' | 'made' | 'do' | 'tray' | 'type' | 'swing' | 'ceiling' | 'label';
+export type Panel = 'in' | 'made' | 'do' | 'tray' | 'type' | 'swing' | 'ceiling' | 'label' | 'about' | 'copies';
 
 /** The wall is being read along: which way, and how far that has come. */
 export interface ReadingAlong {
@@ -157,7 +163,19 @@ export interface PlanState {
   panel: Panel | null;
   readingAlong: ReadingAlong | null;
   /** The list that is open, or what is known of the job as a whole. */
-  listing: 'readings' | 'openings' | 'areas' | 'floors' | 'sheets' | 'history' | 'looks' | 'keys' | 'details' | null;
+  listing:
+    | 'readings'
+    | 'openings'
+    | 'areas'
+    | 'floors'
+    | 'pieces'
+    | 'catalogue'
+    | 'sheets'
+    | 'history'
+    | 'looks'
+    | 'keys'
+    | 'details'
+    | null;
   /** Where it was asked why the floor counts. */
   pointed: { readonly x: number; readonly y: number } | null;
   /** The room that was just drawn and waits for a name. */

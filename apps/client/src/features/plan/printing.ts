@@ -48,7 +48,7 @@ export function printedPage(
 ): { svg: string; across: boolean; scale: number } {
   const own = deriveFloor(plan, floor);
   const { name, north } = plan.job;
-  const at = (scale: number) => floorToSvg(own, { scale, title: `${name}, ${own.name}`, north });
+  const at = (scale: number) => floorToSvg(own, { scale, title: `${name}, ${own.name}`, north, pieces: plan.pieces });
   for (const scale of SCALES) {
     const svg = at(scale);
     const { width, height } = sizeOf(svg);

@@ -88,6 +88,9 @@ const MAY_BE_ZERO: readonly Field[] = [
   'start',
   'step',
   'away',
+  'up',
+  'behind',
+  'ahead',
 ];
 
 const selectKept = (state: RootState) => state.plan.proposal;
@@ -181,6 +184,13 @@ export const selectShownFloor = createSelector(
   (plan, preview, proposed, floor) =>
     plan ? deriveFloor((preview?.near ? null : preview?.plan) ?? proposed?.plan ?? plan, floor) : null,
 );
+
+/** The pieces as they are shown: with what is being dragged. A part of the plan that is dragged has none of its own. */
+export const selectShownPieces = createSelector(
+  [selectPlan, selectPreview],
+  (plan, preview) => (preview && !preview.near ? preview.plan : plan)?.pieces ?? NO_PIECES,
+);
+const NO_PIECES: Plan['pieces'] = {};
 
 /** What of the plan shows on the screen. */
 export const selectLook = createSelector(

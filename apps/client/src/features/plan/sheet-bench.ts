@@ -52,6 +52,7 @@ export function sheetBench(dispatch: AppDispatch, getState: () => RootState): Be
     takeSeen: (at, reach) => dispatch(takeSeenAt(at, reach)),
     ask: (at) => dispatch(planActions.pointed(at)),
     lettering: () => LETTERING / letteringStep(getState().view.view.scale),
+    pieces: () => getState().plan.plan!.pieces,
     looks: () => getState().plan.plan!,
     pan: (dx, dy) => dispatch(viewActions.panned({ x: dx, y: dy })),
     drawn: (id) => dispatch(roomDrawn(id)),

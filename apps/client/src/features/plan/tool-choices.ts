@@ -26,6 +26,8 @@ export interface ToolChoices {
   readonly solid: { readonly solid: SolidKind; readonly shape: SolidShape };
   /** What is put on the plan; what is tapped is measured to by the chosen dimension line. */
   readonly note: { readonly form: NoteChoice; readonly sign: SignName; readonly adding: boolean };
+  /** The kind of piece that is put down next; what is tapped joins those that are chosen. */
+  readonly piece: { readonly form: string | null; readonly adding: boolean };
   /** What the neighbours of a dragged wall do. */
   readonly neighbours: 'stretch' | 'turn';
   /** Nothing catches. */
@@ -59,6 +61,7 @@ export const usualChoices: ToolChoices = {
   ceiling: 'slope',
   solid: { solid: 'column', shape: 'rectangle' },
   note: { form: 'line', sign: 'socket', adding: false },
+  piece: { form: null, adding: false },
   neighbours: 'stretch',
   free: false,
   round: 'clockwise',

@@ -81,6 +81,12 @@ export const TOOL_WORDS: Record<ToolName, ToolWords> = {
     does: 'What counts by a rule, piece by piece, and why',
     key: 'Y',
   },
+  pieces: {
+    label: 'Pieces',
+    icon: 'sofa-outline',
+    does: 'Furniture, kitchens, baths, lamps: what stands in the rooms',
+    key: '/',
+  },
   notes: {
     label: 'Notes',
     icon: 'pencil-ruler',
@@ -120,6 +126,7 @@ export const TOOL_HINTS: Record<ToolName, string> = {
   ceiling: 'There is no ceiling yet. Draw a room with “Box” or “Loop”.',
   section: 'There is nothing to cut yet. Draw a room with “Box” or “Loop”.',
   areas: 'There is no floor to count yet. Draw a room with “Box” or “Loop”.',
+  pieces: 'There is no room to furnish yet. Draw one with “Box” or “Loop”.',
   notes: 'There is nothing to write on yet. Draw a room with “Box” or “Loop”.',
   lasso: 'Nothing drawn yet. Choose “Box”, “Corners” or “Loop”.',
   underlay: 'Bring in an old plan, a scan or a photo of one, and trace it.',

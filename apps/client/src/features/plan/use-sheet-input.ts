@@ -4,9 +4,10 @@ import type { View } from 'react-native';
 import { useStore } from 'react-redux';
 import { type RootState, useAppDispatch } from '../../store/store';
 import { listenToPointers, pointOn } from '../../ui/pointer-listeners';
-import { useDropTarget } from './openings/drop-targets';
+import { sheetIs, useDropTarget } from './openings/drop-targets';
 import type { ToolName } from './plan-state';
 import { notesTool } from './notes/notes-room';
+import { piecesTool } from './pieces/pieces-room';
 import { besideHouse, houseBox, selectFloor } from './selectors';
 import { sheetBench } from './sheet-bench';
 import { kindOf } from './sketching/proposal';
@@ -52,6 +53,7 @@ const TOOLS: Record<ToolName, (bench: Bench) => Tool> = {
   section: sectionTool,
   areas: areasTool,
   notes: notesTool,
+  pieces: piecesTool,
   lasso: lassoTool,
   underlay: underlayTool,
 };
@@ -81,6 +83,10 @@ export function useSheetInput(host: React.RefObject<View | null>): void {
     if (!element) return;
     const { getState } = store;
     const bench = sheetBench(dispatch, getState);
+    const left = sheetIs(element, (px) => {
+      const { view } = getState().view;
+      return { at: toHouse(view, px), reach: REACH.touch / view.scale };
+    });
     const made: Partial<Record<ToolName, Tool>> = {};
     const tool = (): Tool => (made[getState().plan.tool] ??= TOOLS[getState().plan.tool](bench));
     let pressedAt = 0;
@@ -190,6 +196,7 @@ export function useSheetInput(host: React.RefObject<View | null>): void {
     sizes.observe(element);
     return () => {
       stop();
+      left();
       element.removeEventListener('wheel', wheel);
       element.removeEventListener('contextmenu', noMenu);
       globalThis.removeEventListener('keydown', escape, true);

@@ -29,8 +29,8 @@ export interface ViewState {
   lasso: readonly Point[];
   /** Where a finger is working, px: what it covers is shown beside it. */
   finger: Point | null;
-  /** What is written on plans is there and can be drawn. */
-  notesCame: boolean;
+  /** How many parts that come later have come: what they draw is looked at again. */
+  roomsCame: number;
   /** Drawing goes on from the middle of the sheet, by keyboard. */
   crosshair: boolean;
 }
@@ -59,7 +59,7 @@ const initial: ViewState = {
   guides: [],
   lasso: [],
   finger: null,
-  notesCame: false,
+  roomsCame: 0,
   crosshair: false,
 };
 
@@ -74,8 +74,8 @@ const slice = createSlice({
   name: 'view',
   initialState: initial,
   reducers: {
-    notesCame: (state) => {
-      state.notesCame = true;
+    roomCame: (state) => {
+      state.roomsCame += 1;
     },
     resized: (state, { payload }: PayloadAction<Sized>) => {
       const { width, height, box, margin, hold, dragged = false } = payload;
@@ -158,7 +158,7 @@ const slice = createSlice({
       if (!state.width) Object.assign(state, { width, height });
       state.byHand = true;
     },
-    reset: () => initial,
+    reset: ({ roomsCame }) => ({ ...initial, roomsCame }),
   },
 });
 

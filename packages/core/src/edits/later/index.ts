@@ -8,6 +8,7 @@ import { floorsEdits } from './floors';
 import { flushEdits } from './flush';
 import { labelsEdits } from './labels';
 import { looksEdits } from './looks';
+import { piecesEdits } from './pieces';
 import { roofsEdits } from './roofs';
 import { sheetsEdits } from './sheets';
 import { wallKindEdits } from './wall-kind';
@@ -23,6 +24,7 @@ export const LATER_EDITS = {
   ...flushEdits,
   ...labelsEdits,
   ...looksEdits,
+  ...piecesEdits,
   ...roofsEdits,
   ...sheetsEdits,
   ...wallKindEdits,

@@ -3,6 +3,7 @@ import { createSelector } from '@reduxjs/toolkit';
 import type { AppDispatch, Command, RootState } from '../../../store/store';
 import type { FieldShown } from '../foot/fields';
 import { noteKind } from '../notes/notes-room';
+import { pieceKind } from '../pieces/pieces-room';
 import { planActions } from '../plan-slice';
 import type { Field, Selection } from '../plan-state';
 import { selectFloor, selectPlan, selectTyped, unitRead } from '../selectors';
@@ -31,6 +32,7 @@ const KINDS: { readonly [K in Selection['kind']]: ChosenKind<Of<K>> } = {
   break: breakKind,
   underlay: { remove: () => removeChosen },
   note: noteKind,
+  piece: pieceKind,
 };
 
 const kindOf = (selection: Selection): ChosenKind<Selection> =>

@@ -6,6 +6,7 @@ import { Quiet } from '../../../ui/Part';
 import { SwingControl } from '../openings/SwingControl';
 import { OpeningTiles, turns } from '../openings/opening-tiles';
 import { ofNotes } from '../notes/notes-room';
+import { ofPieces } from '../pieces/pieces-room';
 import type { Panel, Selection } from '../plan-state';
 import { RoomCard } from '../RoomCard';
 import {
@@ -77,6 +78,19 @@ const NoteMarks = (props: MarksProps<Of<'note'>>) => (
   </Quiet>
 );
 
+const PieceTiles = later(() => ofPieces('PieceTiles'));
+const PieceCopies = later(() => ofPieces('PieceCopies'));
+const PieceModules = later(() => ofPieces('PieceModules'));
+const PieceAbout = later(() => ofPieces('PieceAbout'));
+const MarkedPiece = piece(() => ofPieces('PieceMarks'));
+const PieceMarks = (props: MarksProps<Of<'piece'>>) => (
+  <Quiet>
+    <MarkedPiece {...props} />
+  </Quiet>
+);
+const hasModules = ({ plan: { plan, selection } }: RootState): boolean =>
+  selection.kind === 'piece' && selection.ids.length === 1 && plan?.pieces[selection.ids[0]!]?.builtIn !== null;
+
 const FIGURES = { panel: null, label: 'Size', icon: 'ruler' } as const;
 const TRAY = {
   panel: 'tray',
@@ -139,6 +153,15 @@ const PARTS: { readonly [K in Selection['kind']]: Parts<Of<K>> } = {
   slope: { Marks: ChosenSlope, sides: [{ ...FIGURES, label: 'Heights', Tiles: SlopeTiles }] },
   break: { Marks: ChosenBreak, sides: [{ ...FIGURES, Tiles: BreakTiles }] },
   note: { Marks: NoteMarks, sides: [{ ...FIGURES, label: 'Note', icon: 'pencil-ruler', Tiles: NoteTiles }] },
+  piece: {
+    Marks: PieceMarks,
+    sides: [
+      { ...FIGURES, Tiles: PieceTiles },
+      { panel: 'copies', label: 'Copies', icon: 'content-copy', Tiles: PieceCopies },
+      { panel: 'made', label: 'Made of', icon: 'view-column-outline', Content: PieceModules, when: hasModules },
+      { panel: 'about', label: 'About it', icon: 'tag-outline', Content: PieceAbout },
+    ],
+  },
   underlay: { sides: [{ panel: null, label: 'Picture', icon: 'image-outline', Content: UnderlayPanel }] },
 };
 

@@ -66,7 +66,7 @@ function ChosenFoot() {
   const down = useAppSelector(({ plan }) => plan.selection.kind === 'room' && plan.choices.cardDown);
   const elevation = useAppSelector((state) => state.plan.choices.elevation);
   // of what has no readings there is nothing to contradict
-  const quiet = useAppSelector(({ plan: { selection } }) => selection.kind === 'stairs' || selection.kind === 'note');
+  const quiet = useAppSelector(({ plan: { selection } }) => ['stairs', 'note', 'piece'].includes(selection.kind));
   if (down && !typing)
     return (
       <View>

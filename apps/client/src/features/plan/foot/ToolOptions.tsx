@@ -7,6 +7,7 @@ import { capital } from '../../../ui/capital';
 import { useColours } from '../../../ui/theme';
 import { later } from '../later/later';
 import { ofNotes } from '../notes/notes-room';
+import { ofPieces } from '../pieces/pieces-room';
 import { planActions } from '../plan-slice';
 import { selectFloor } from '../selectors';
 import { followOn, outlinesBeside } from '../sketching/follow';
@@ -49,6 +50,7 @@ const STAIRS = [
 ] as const;
 
 const NotesBar = later(() => ofNotes('NotesBar'));
+const PiecesBar = later(() => ofPieces('PiecesBar'));
 const AreaWords = later(() => import('../areas/AreaWords'));
 
 /** What can be chosen about the tool in hand. */
@@ -118,6 +120,8 @@ export function ToolOptions() {
         ));
       case 'notes':
         return <NotesBar />;
+      case 'pieces':
+        return <PiecesBar />;
       case 'areas':
         return <AreaWords />;
       case 'ceiling':

@@ -53,6 +53,9 @@ export const LABEL: Record<Field, string> = {
   lowPitch: 'Steep part',
   away: 'Off by',
   letters: 'Letters on paper',
+  up: 'Off the floor',
+  behind: 'Behind it',
+  ahead: 'In front',
 };
 
 export const field = (name: Field, value: string, label = LABEL[name]): FieldShown => ({ name, label, value });

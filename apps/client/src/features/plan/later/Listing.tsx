@@ -3,6 +3,7 @@ import { StyleSheet, View, useWindowDimensions } from 'react-native';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { Part } from '../../../ui/Part';
 import { TOUCH, WIDE, useColours } from '../../../ui/theme';
+import { ofPieces } from '../pieces/pieces-room';
 import { planActions } from '../plan-slice';
 import type { PlanState } from '../plan-state';
 import { selectFloor } from '../selectors';
@@ -17,6 +18,8 @@ const LISTS: Record<ListName, LazyExoticComponent<(props: { floor: DerivedFloor 
   areas: piece(() => import('../areas/AreasList')),
   floors: piece(() => import('../floors/FloorsList')),
   history: piece(() => import('../history/HistoryList')),
+  pieces: piece(() => ofPieces('PiecesList')),
+  catalogue: piece(() => ofPieces('Catalogue')),
   sheets: piece(() => import('../sheets/SheetsPart')),
   looks: piece(() => import('../looks/LooksList')),
   keys: piece(() => import('../desk/Keys')),

@@ -1,6 +1,7 @@
 /** What the parts that come later take of the plan: see `lent.ts`. */
 export {
   DIMENSION_ENDS,
+  MODULE_FILLS,
   GLAZING_RULES,
   HATCHES,
   LABEL_PARTS,
@@ -42,6 +43,7 @@ export {
   cornersOf,
   changeBetween,
   hitAt,
+  faceAt,
   changeInWords,
   deriveFloor,
   elevationOf,
@@ -76,6 +78,7 @@ export {
   wallsToCarry,
 } from '@velvet-tape/core';
 export { pathData } from '@velvet-tape/formats';
+export { viewActions } from '../view-slice';
 export { PICTURES, pickFiles } from '../../../pictures/pick';
 export { fetchHistory, fetchRevision, nameRevision } from '../../../sync/api';
 export { randomSeed } from '../../../store/seed';
@@ -93,6 +96,7 @@ export {
   download,
   downloadBook,
   downloadOpenings,
+  downloadPieces,
   downloadReadings,
   downloadTable,
   downloadWorkbook,
@@ -122,7 +126,7 @@ export { Notice } from '../Notice';
 export { OpenEnds } from '../OpenEnds';
 export { OpeningWords } from '../openings/OpeningWords';
 export { addSpec, changeType, placeSpec, placing, takeType } from '../openings/commands';
-export { dropSpotAt } from '../openings/drop-targets';
+export { dropSpotAt, pointOnSheet } from '../openings/drop-targets';
 export { FormSign } from '../openings/FormSign';
 export { forgetKept, keepForLater, useKeptTypes } from '../openings/kept-types';
 export { useChecks } from '../openings/use-checks';
@@ -143,6 +147,7 @@ export {
   selectProposal,
   selectRoom,
   selectShownFloor,
+  selectShownPieces,
   selectShownRooms,
   selectSlope,
   selectStairs,
@@ -177,6 +182,7 @@ export { WorkBar } from '../underlay/WorkBar';
 export { WalkClosing, WalkList } from '../walk/pieces';
 export { ZoomButtons } from '../ZoomButtons';
 export { Listing } from './Listing';
-export { LETTERING, letteringStep } from '../viewport';
+export { LETTERING, letteringStep, toHouse } from '../viewport';
+export { sheetBench } from '../sheet-bench';
 export { keepLogo } from '../../jobs/kept-logo';
 export { Written } from '../Written';

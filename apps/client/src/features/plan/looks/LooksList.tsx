@@ -24,6 +24,9 @@ const SAID: Readonly<Record<ShownPart, string>> = {
   walls: 'Walls',
   openings: 'Doors and windows',
   fixed: 'Columns and piers',
+  fitted: 'Fitted pieces',
+  pieces: 'Loose pieces',
+  'piece numbers': 'Numbers of pieces',
   stairs: 'Stairs',
   names: 'Names',
   areas: 'Areas',
@@ -60,7 +63,9 @@ export default function LooksList() {
   };
   const layers = [
     ...new Set(
-      [...Object.values(plan.dimensions), ...Object.values(plan.annotations)].map((each) => each.layer).filter(Boolean),
+      [...Object.values(plan.dimensions), ...Object.values(plan.annotations), ...Object.values(plan.pieces)]
+        .map((each) => each.layer)
+        .filter(Boolean),
     ),
   ].sort();
   return (

@@ -6,19 +6,19 @@ export type { DropSpot };
 /** Further than this a touch is a drag, px. */
 const STILL = 8;
 
-interface DragOut {
-  touched(): void;
+interface DragOut<Spot> {
+  touched?(): void;
   /** While it is dragged: the spot under it. */
-  over(spot: DropSpot | null): void;
+  over(spot: Spot | null): void;
   /** It was let go of; null where it can't be, or when the system took the pointer away. */
-  dropped(spot: DropSpot | null): void;
+  dropped(spot: Spot | null): void;
 }
 
 /** Listens to what is dragged out of an element, onto what it can be let go of on. Returns what stops it. */
-export function listenToDragOut(
+export function listenToDragOut<Spot = DropSpot>(
   element: HTMLElement,
-  dropSpotAt: (client: Point) => DropSpot | null,
-  on: DragOut,
+  spotAt: (client: Point) => Spot | null,
+  on: DragOut<Spot>,
 ): () => void {
   const stop = new AbortController();
   const { signal } = stop;
@@ -27,7 +27,7 @@ export function listenToDragOut(
   let dragged = false;
   element.style.touchAction = 'none';
   const at = (event: PointerEvent): Point => ({ x: event.clientX, y: event.clientY });
-  const end = (spot: DropSpot | null) => {
+  const end = (spot: Spot | null) => {
     if (moved) on.dropped(spot);
     dragged = moved;
     from = null;
@@ -40,15 +40,15 @@ export function listenToDragOut(
   listen('pointerdown', (event) => {
     from = at(event);
     dragged = false;
-    on.touched();
+    on.touched?.();
     element.setPointerCapture(event.pointerId);
   });
   listen('pointermove', (event) => {
     if (!from || (!moved && Math.hypot(event.clientX - from.x, event.clientY - from.y) < STILL)) return;
     moved = true;
-    on.over(dropSpotAt(at(event)));
+    on.over(spotAt(at(event)));
   });
-  listen('pointerup', (event) => end(dropSpotAt(at(event))));
+  listen('pointerup', (event) => end(spotAt(at(event))));
   // a drag is not a press of the button it began on
   element.addEventListener('click', (event) => dragged && event.stopPropagation(), { signal, capture: true });
   listen('pointercancel', () => end(null));

@@ -38,3 +38,28 @@ export function dropSpotAt(client: Point): DropSpot | null {
   }
   return null;
 }
+
+let sheet: { readonly element: HTMLElement; pointAt(px: Point): PointOnSheet } | null = null;
+
+/** A point of the house under a finger, and how far that may miss, mm. */
+export interface PointOnSheet {
+  readonly at: Point;
+  readonly reach: number;
+}
+
+/** The sheet itself, for what can be let go of anywhere on it. Returns what takes it away. */
+export function sheetIs(element: HTMLElement, pointAt: (px: Point) => PointOnSheet): () => void {
+  const own = { element, pointAt };
+  sheet = own;
+  return () => {
+    if (sheet === own) sheet = null;
+  };
+}
+
+/** The point of the house under a point of the window; null beside the sheet. */
+export function pointOnSheet(client: Point): PointOnSheet | null {
+  if (!sheet) return null;
+  const box = sheet.element.getBoundingClientRect();
+  const inside = client.x >= box.left && client.x <= box.right && client.y >= box.top && client.y <= box.bottom;
+  return inside ? sheet.pointAt({ x: client.x - box.left, y: client.y - box.top }) : null;
+}

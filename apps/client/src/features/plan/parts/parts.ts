@@ -1,6 +1,6 @@
 import type { PlanState } from '../plan-state';
 
-export type PartName = Exclude<PlanState['listing'], null | 'keys' | 'looks'> | 'plan';
+export type PartName = Exclude<PlanState['listing'], null | 'keys' | 'looks' | 'catalogue'> | 'plan';
 
 /** The parts of a job, in the order they stand in; each has an address, `/job/<id>/<name>`, the plan that of the job itself. Another part is a line here and one in `later/Listing.tsx`. */
 export const PARTS: readonly {
@@ -15,6 +15,7 @@ export const PARTS: readonly {
   { name: 'openings', label: 'Openings', icon: 'door' },
   { name: 'areas', label: 'Areas', icon: 'texture-box' },
   { name: 'readings', label: 'Readings', icon: 'format-list-numbered' },
+  { name: 'pieces', label: 'Pieces', icon: 'sofa-outline' },
   { name: 'sheets', label: 'Sheets', icon: 'file-image-outline' },
   { name: 'history', label: 'History', icon: 'history' },
   { name: 'details', label: 'This job', icon: 'home-outline', wide: true },

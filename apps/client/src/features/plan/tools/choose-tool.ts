@@ -1,5 +1,6 @@
 import { type Hit, type Point, type ShownPart, cornerAt, hitAt, outOfReach, surfaceContains } from '@velvet-tape/core';
 import type { Selection } from '../plan-state';
+import { pieceChosen, pieceDrag, pieceUnder } from '../pieces/pieces-room';
 import { type Grip, gripAt, heldGrip, intentOfGrip, isStill, pushedPart } from './grips';
 import { chooseAll, rectangle, roomsWithin } from './lasso-tool';
 import { caught } from './snapping';
@@ -13,11 +14,12 @@ import { type Bench, type Pointer, type Tool, isTap } from './tool';
 export function chooseTool(bench: Bench): Tool {
   let state:
     | { kind: 'idle' }
-    | { kind: 'pressed'; from: Pointer; hit: Hit }
+    | { kind: 'pressed'; from: Pointer; hit: Hit; piece: string | null }
     | { kind: 'dragging'; from: Point; px: Point; grip: Grip; seed: string }
     | { kind: 'framing'; from: Point } = { kind: 'idle' };
 
   const intentFor = (grip: Grip, from: Point, pointer: Pointer) => {
+    if (grip.kind === 'piece') return grip.drag(pointer);
     const at = grip.kind === 'corner' ? caughtBeside(bench, pointer, grip.corner) : pointer.at;
     return intentOfGrip(grip, bench.floor().floor, from, at, bench.choices());
   };
@@ -27,7 +29,7 @@ export function chooseTool(bench: Bench): Tool {
       return state.kind === 'dragging' || state.kind === 'framing';
     },
     down(pointer) {
-      state = { kind: 'pressed', from: pointer, hit: withinReach(bench, pointer) };
+      state = { kind: 'pressed', from: pointer, hit: withinReach(bench, pointer), piece: pieceUnder(bench, pointer) };
     },
     move(pointer) {
       if (state.kind === 'idle') return;
@@ -36,8 +38,11 @@ export function chooseTool(bench: Bench): Tool {
         if (isTap(from.px, pointer.px)) return;
         if (from.several) state = { kind: 'framing', from: from.at };
         else {
-          const grip = unlocked(bench, gripAt(bench.floor(), bench.selection(), hit, from.at, from.reach));
-          const held = pointer.rested ? heldGrip(grip, hit, from.at, from.reach) : grip;
+          const drag = pieceDrag(bench, from);
+          const grip: Grip = drag
+            ? { kind: 'piece', drag }
+            : unlocked(bench, gripAt(bench.floor(), bench.selection(), hit, from.at, from.reach));
+          const held = pointer.rested && !drag ? heldGrip(grip, hit, from.at, from.reach) : grip;
           if (held.kind === 'wall' && grip.kind === 'sheet') bench.select({ kind: 'wall', face: held.face.key });
           state = { kind: 'dragging', from: from.at, px: from.px, grip: held, seed: bench.seed() };
         }
@@ -59,7 +64,8 @@ export function chooseTool(bench: Bench): Tool {
       if (intent) bench.preview(intent, state.seed);
     },
     up(pointer) {
-      if (state.kind === 'pressed') bench.select(chosen(bench, state.hit, pointer));
+      if (state.kind === 'pressed')
+        bench.select(state.piece ? pieceChosen(bench, state.piece) : chosen(bench, state.hit, pointer));
       else if (state.kind === 'framing')
         chooseAll(bench, roomsWithin(bench.floor(), rectangle(state.from, pointer.at)));
       else if (state.kind === 'dragging' && state.grip.kind === 'part') bench.handOver('bump');

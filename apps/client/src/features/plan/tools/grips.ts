@@ -23,6 +23,7 @@ import {
   subtract,
   swingsOf,
 } from '@velvet-tape/core';
+import type { PieceDrag } from '../pieces/pieces-room';
 import type { Selection } from '../plan-state';
 import type { ToolChoices } from '../tool-choices';
 import type { BumpProposal } from '../sketching/bump';
@@ -35,6 +36,8 @@ export type Grip =
   /** A wall that parts `along` mm from its left end. */
   | { readonly kind: 'part'; readonly face: WallFace; readonly along: number }
   | { readonly kind: 'corner'; readonly corner: string }
+  /** Furniture: what a finger that is somewhere does with it. */
+  | { readonly kind: 'piece'; readonly drag: PieceDrag }
   | { readonly kind: 'label'; readonly room: string }
   | { readonly kind: 'rooms'; readonly ids: readonly string[] }
   /** What stands free or against a wall; `off`: from its middle. */
@@ -111,6 +114,7 @@ const HOLDS: { readonly [K in Selection['kind']]: Holds<Extract<Selection, { kin
   nothing: {},
   underlay: {},
   note: {},
+  piece: {},
   wall: {
     handle: (chosen, { floor, at, reach }) => {
       const face = faceByKey(floor, chosen.face);
@@ -264,6 +268,7 @@ export function intentOfGrip(grip: Grip, floor: string, from: Point, at: Point, 
   switch (grip.kind) {
     case 'sheet':
     case 'part':
+    case 'piece':
       return null;
     case 'wall': {
       const inward = rightOf(headingAt(grip.face.course, grip.face.length / 2));

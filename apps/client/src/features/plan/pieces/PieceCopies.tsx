@@ -1,0 +1,166 @@
+import type { Point } from '@velvet-tape/core';
+import type { Pattern, PieceOnFloor } from '@velvet-tape/core/pieces';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Text, TextInput } from 'react-native-paper';
+import { laterRooms } from '../../../core-later/to-come';
+import { BarButton, BarIcon } from '../../../ui/BarButton';
+import { FONTS, useColours } from '../../../ui/theme';
+import { ListBar } from '../later/ListPanel';
+import { lent } from '../later/lent';
+import { chosenOf, standingNow } from './standing';
+
+const { edit, parseLength, planActions, useAppDispatch, useAppSelector } = lent();
+
+const WAYS = [
+  ['right', 'To its right'],
+  ['front', 'To its front'],
+  ['grid', 'Grid'],
+  ['round', 'Round what is nearest'],
+] as const;
+type Way = (typeof WAYS)[number][0];
+
+/** Equal copies of a piece: in a row, in a grid, round a table. */
+export default function PieceCopies() {
+  const dispatch = useAppDispatch();
+  const colours = useColours();
+  const chosen = useAppSelector((state) => state.plan.selection);
+  const all = useAppSelector(standingNow);
+  const { units } = useAppSelector((state) => state.plan.plan!.job);
+  const [way, setWay] = useState<Way>('right');
+  const [count, setCount] = useState(4);
+  const [rows, setRows] = useState(2);
+  const [gap, setGap] = useState('0');
+  const held = chosen.kind === 'piece' ? chosenOf(all, chosen) : [];
+  const [one] = held;
+  if (!one) return null;
+  const read = /^0*$/.test(gap.trim()) ? 0 : parseLength(gap, units === 'metric' ? 'mm' : 'in');
+  const between = typeof read === 'number' ? read : read.ok ? read.mm : null;
+  const about = nearestBeside(one, all);
+  const make = () => {
+    if (between === null) {
+      const reason = typeof read === 'number' || read.ok ? '' : read.reason;
+      dispatch(planActions.said({ text: reason, tone: 'refused' }));
+      return;
+    }
+    const pattern = patternOf(one, way, { count, rows, gap: between, about });
+    if (!pattern) {
+      dispatch(planActions.said({ text: 'There is nothing beside it to go round.', tone: 'refused' }));
+      return;
+    }
+    const result = dispatch(edit({ kind: 'arrayPiece', piece: one.piece.id, pattern }));
+    if (result.ok) {
+      const { group } = result.plan.pieces[one.piece.id]!;
+      const ids = Object.values(result.plan.pieces).flatMap((each) => (each.group === group ? [each.id] : []));
+      dispatch(planActions.selected({ kind: 'piece', ids }));
+    }
+  };
+  const total = way === 'grid' ? count * rows : count;
+  return (
+    <View testID="piece-copies">
+      <ListBar>
+        {WAYS.map(([each, label]) => (
+          <BarButton key={each} label={label} chosen={way === each} onPress={() => setWay(each)} />
+        ))}
+      </ListBar>
+      <ListBar>
+        <Count label={way === 'grid' ? 'In a row' : 'In all'} value={count} change={setCount} />
+        {way === 'grid' && <Count label="Rows" value={rows} change={setRows} />}
+        {way !== 'round' && (
+          <TextInput
+            mode="outlined"
+            dense
+            label={units === 'metric' ? 'Between, mm' : 'Between, in'}
+            accessibilityLabel="Between them"
+            value={gap}
+            onChangeText={setGap}
+            style={styles.gap}
+          />
+        )}
+      </ListBar>
+      <ListBar>
+        <BarButton strong label={`Make it ${total}`} says={`Make it ${total} pieces`} onPress={make} />
+        {held.length > 2 && (
+          <BarButton
+            label="Space them equally"
+            onPress={() => dispatch(edit({ kind: 'placePieces', places: spaced(held) }))}
+          />
+        )}
+      </ListBar>
+      <Text style={[styles.how, { color: colours.inkSoft }]}>
+        They are a group: they are chosen and moved together, until it is ungrouped.
+      </Text>
+    </View>
+  );
+}
+
+function Count({ label, value, change }: { label: string; value: number; change(to: number): void }) {
+  const colours = useColours();
+  return (
+    <View style={styles.count} accessibilityLabel={`${label}: ${value}`}>
+      <BarIcon icon="minus" says={`${label}: fewer`} onPress={() => change(Math.max(1, value - 1))} />
+      <Text style={[styles.figure, { color: colours.ink }]}>{`${label}: ${value}`}</Text>
+      <BarIcon icon="plus" says={`${label}: more`} onPress={() => change(Math.min(60, value + 1))} />
+    </View>
+  );
+}
+
+interface Told {
+  count: number;
+  rows: number;
+  gap: number;
+  about: Point | null;
+}
+
+function patternOf({ piece, frame }: PieceOnFloor, way: Way, { count, rows, gap, about }: Told): Pattern | null {
+  const { d } = frame;
+  const along = { x: d.x * (piece.width + gap), y: d.y * (piece.width + gap) };
+  const down = { x: -d.y * (piece.depth + gap), y: d.x * (piece.depth + gap) };
+  switch (way) {
+    case 'right':
+      return { kind: 'row', count, step: along };
+    case 'front':
+      return { kind: 'row', count, step: down };
+    case 'grid':
+      return { kind: 'grid', columns: count, rows, column: along, row: down };
+    case 'round':
+      return about && { kind: 'round', count, about };
+  }
+}
+
+/** The middle of what stands nearest: a table, for a chair. */
+function nearestBeside(one: PieceOnFloor, all: readonly PieceOnFloor[]): Point | null {
+  const { middleOfPiece } = laterRooms();
+  const own = middleOfPiece(one);
+  const beside = all
+    .filter(({ piece }) => piece.id !== one.piece.id && piece.form !== one.piece.form)
+    .map((on) => middleOfPiece(on))
+    .map((p) => ({ p, off: Math.hypot(p.x - own.x, p.y - own.y) }))
+    .sort((a, b) => a.off - b.off)[0];
+  return beside && beside.off < 3000 ? beside.p : null;
+}
+
+/** Those between the first and the last at equal distances, in the order they stand. */
+function spaced(held: readonly PieceOnFloor[]) {
+  const { middleOfPiece, shiftPiece } = laterRooms();
+  const { d } = held[0]!.frame;
+  const along = (on: PieceOnFloor) => {
+    const p = middleOfPiece(on);
+    return p.x * d.x + p.y * d.y;
+  };
+  const row = [...held].sort((a, b) => along(a) - along(b));
+  const [first, last] = [along(row[0]!), along(row.at(-1)!)];
+  return row.map((on, i) => {
+    const by = first + ((last - first) * i) / (row.length - 1) - along(on);
+    const own = on.frame.d.x * d.x + on.frame.d.y * d.y;
+    const across = on.frame.d.x * d.y - on.frame.d.y * d.x;
+    return shiftPiece(on, { x: by * own, y: by * across });
+  });
+}
+
+const styles = StyleSheet.create({
+  count: { flexDirection: 'row', alignItems: 'center' },
+  figure: { fontFamily: FONTS.sans, fontSize: 15, minWidth: 74, textAlign: 'center', fontVariant: ['tabular-nums'] },
+  gap: { width: 130, fontFamily: FONTS.sans },
+  how: { paddingHorizontal: 14, paddingBottom: 6, fontSize: 13.5, lineHeight: 17 },
+});

@@ -1,0 +1,169 @@
+import type { Intent, Point } from '@velvet-tape/core';
+import type { PieceOnFloor } from '@velvet-tape/core/pieces';
+import { laterRooms } from '../../../core-later/to-come';
+import { lent } from '../later/lent';
+import type { Selection } from '../plan-state';
+import type { Bench, Pointer } from '../tools/tool';
+import type { PieceDrag } from './pieces-room';
+import { chosenOf, standing } from './standing';
+
+const { faceAt, lookContent, outOfReach } = lent();
+const { inFrame, middleOfPiece, onSheet, partOfPiece, pieceAt, placePiece, rightFor, turnOfFrame } = laterRooms();
+
+/** A wall is meant only right at it; what stands before it is nearer. Of a finger’s reach. */
+const AT_WALL = 0.3;
+/** Beside a small piece, of a finger’s reach. */
+const BESIDE = 0.5;
+/** How far before its front the handle stands that turns a piece, of a finger’s reach. */
+export const TURN_HANDLE = 1.6;
+/** Turned to within so many degrees of a quarter, or an eighth, it is turned to that. */
+const NEAR = 4;
+
+export const on = (bench: Bench): readonly PieceOnFloor[] => standing(bench.pieces(), bench.floor());
+
+/** Those a finger can have hold of: not what is locked, nor what does not show. */
+function inReach(bench: Bench): readonly PieceOnFloor[] {
+  const { look } = bench.floor().plan.job;
+  const out = outOfReach(bench.looks(), look);
+  const { layers } = lookContent(bench.looks(), look);
+  return on(bench).filter((each) => !out.has(partOfPiece(each)) && (layers[each.piece.layer] ?? 'on') === 'on');
+}
+
+export function pieceUnder(bench: Bench, { at, reach }: Pointer): string | null {
+  if (Object.keys(bench.pieces()).length === 0) return null;
+  const hit = pieceAt(inReach(bench), at, BESIDE * reach);
+  if (!hit || faceAt(bench.floor(), at, AT_WALL * reach)) return null;
+  return hit.piece.id;
+}
+
+/** One is chosen with its group; while others are to join, it joins those that are chosen, or leaves them. */
+export function pieceChosen(bench: Bench, id: string): Selection {
+  const { group } = bench.pieces()[id]!;
+  const own = group ? Object.values(bench.pieces()).flatMap((each) => (each.group === group ? [each.id] : [])) : [id];
+  const was = bench.selection();
+  if (!bench.choices().piece.adding || was.kind !== 'piece') return { kind: 'piece', ids: own };
+  const ids = was.ids.includes(id) ? was.ids.filter((each) => !own.includes(each)) : [...was.ids, ...own];
+  return ids.length > 0 ? { kind: 'piece', ids } : { kind: 'nothing' };
+}
+
+const near = (a: Point, b: Point, reach: number) => Math.hypot(a.x - b.x, a.y - b.y) <= reach;
+
+/** Handles of a piece by itself: one that turns it, those that make it wider or deeper. */
+export function handlesOf({ piece: { width, depth }, frame }: PieceOnFloor, reach: number) {
+  return {
+    turn: onSheet(frame, width / 2, depth + TURN_HANDLE * reach),
+    right: onSheet(frame, width, depth / 2),
+    left: onSheet(frame, 0, depth / 2),
+    front: onSheet(frame, width / 2, depth),
+  };
+}
+
+/** What a drag does with the chosen pieces: turns the one, makes it larger, or takes all along. */
+export function pieceDrag(bench: Bench, from: Pointer): PieceDrag | null {
+  const chosen = bench.selection();
+  if (chosen.kind !== 'piece') return null;
+  const all = on(bench);
+  const held = chosenOf(all, chosen);
+  const [one] = held;
+  if (one && held.length === 1) {
+    const handles = handlesOf(one, from.reach);
+    if (near(handles.turn, from.at, from.reach)) return turning(one);
+    for (const side of ['right', 'left', 'front'] as const)
+      if (near(handles[side], from.at, from.reach * 0.8) && !isInside(one, from.at, from.reach))
+        return sizing(one, side);
+  }
+  const under = pieceAt(inReach(bench), from.at, BESIDE * from.reach);
+  if (!under || !chosen.ids.includes(under.piece.id)) return null;
+  return held.length === 1 ? moving(bench, under, from) : together(held, from);
+}
+
+/** Well within it, not at its edge: it is moved. */
+function isInside({ frame, piece }: PieceOnFloor, p: Point, reach: number): boolean {
+  const { x, y } = inFrame(frame, p);
+  const edge = Math.min(reach * 0.5, piece.width / 4, piece.depth / 4);
+  return x > edge && x < piece.width - edge && y > edge && y < piece.depth - edge;
+}
+
+function turning(one: PieceOnFloor): PieceDrag {
+  const middle = middleOfPiece(one);
+  return ({ at, free }) => {
+    const turn = (Math.atan2(at.y - middle.y, at.x - middle.x) * 180) / Math.PI - 90;
+    const even = Math.round(turn / 45) * 45;
+    const now = free || Math.abs(turn - even) > NEAR ? Math.round(turn) : even;
+    return place(one, { kind: 'free', ...middle, turn: ((now + 540) % 360) - 180 });
+  };
+}
+
+const place = ({ piece: { id } }: PieceOnFloor, stand: PieceOnFloor['piece']['stand'], gap?: number): Intent => ({
+  kind: 'placePieces',
+  places: [{ piece: id, stand, ...(gap !== undefined && { gap }) }],
+});
+
+/** The other side stays where it is. */
+function sizing(one: PieceOnFloor, side: 'left' | 'right' | 'front'): PieceDrag {
+  const { piece, frame } = one;
+  return ({ at }) => {
+    const p = inFrame(frame, at);
+    const wanted = side === 'right' ? p.x : side === 'left' ? piece.width - p.x : p.y;
+    const field = side === 'front' ? 'depth' : 'width';
+    const [, least, most] = one.kind[field];
+    const size = Math.min(most, Math.max(least, Math.round(wanted / 10) * 10));
+    const grown = size - piece[field];
+    return { kind: 'changePiece', piece: piece.id, to: { [field]: size, stand: rightFor(one, side, grown) } };
+  };
+}
+
+/** One goes where the finger takes it, caught by what is there; turned by the wall it comes to. */
+function moving(bench: Bench, one: PieceOnFloor, from: Pointer): PieceDrag {
+  const middle = middleOfPiece(one);
+  const off = { x: from.at.x - middle.x, y: from.at.y - middle.y };
+  const floor = bench.floor();
+  const above = standsOnIt(bench, one.piece.id);
+  const others = on(bench).filter(({ piece: { id } }) => id !== one.piece.id && !above.has(id));
+  const turn = turnOfFrame(one.frame);
+  return ({ at, reach, free }) => {
+    const to = { x: at.x - off.x, y: at.y - off.y };
+    const placed = placePiece(floor, one.piece, to, { reach: free ? 0 : reach, turn: evened(turn), others });
+    bench.guide(placed.guides);
+    return place(one, placed.stand);
+  };
+}
+
+/** A hair off a quarter is a quarter. */
+const evened = (turn: number): number =>
+  Math.abs(turn - Math.round(turn / 90) * 90) < 0.01 ? Math.round(turn / 90) * 90 : turn;
+
+/** What stands on a piece, and on that. */
+function standsOnIt(bench: Bench, id: string): ReadonlySet<string> {
+  const found = new Set<string>();
+  const look = (under: string) => {
+    for (const { id: own, stand } of Object.values(bench.pieces()))
+      if (stand.kind === 'piece' && stand.piece === under && !found.has(own)) {
+        found.add(own);
+        look(own);
+      }
+  };
+  look(id);
+  return found;
+}
+
+/** Several go as they stand to each other; those that stand on one of them go with it. */
+function together(held: readonly PieceOnFloor[], from: Pointer): PieceDrag {
+  const mine = new Set(held.map(({ piece }) => piece.id));
+  const own = held.filter(({ piece: { stand } }) => stand.kind !== 'piece' || !mine.has(stand.piece));
+  return ({ at, free }) => {
+    const by = { x: at.x - from.at.x, y: at.y - from.at.y };
+    const inSteps = (mm: number) => (free ? mm : Math.round(mm / 10) * 10);
+    return {
+      kind: 'placePieces',
+      places: own.map((each) => {
+        const middle = middleOfPiece(each);
+        const stand = {
+          kind: 'free' as const,
+          ...{ x: middle.x + inSteps(by.x), y: middle.y + inSteps(by.y), turn: evened(turnOfFrame(each.frame)) },
+        };
+        return { piece: each.piece.id, stand };
+      }),
+    };
+  };
+}

@@ -1,0 +1,38 @@
+import type { Point } from '@velvet-tape/core';
+import type { PieceKind, Size } from '@velvet-tape/core/pieces';
+import { laterRooms } from '../../../core-later/to-come';
+import { recall, remember } from '../../../ui/remembered';
+import { lent } from '../later/lent';
+import type { Bench } from '../tools/tool';
+import { on } from './holding';
+
+const { randomSeed } = lent();
+const { newPiece, pieceKindOf, placePiece } = laterRooms();
+
+/** What was put down last on this device, the newest first. */
+const RECENT = 'pieces.recent';
+const MOST_RECENT = 8;
+export const recentForms = (): readonly string[] => (recall(RECENT) ?? '').split(' ').filter(Boolean);
+const putDown = (form: string) =>
+  remember(RECENT, [form, ...recentForms().filter((each) => each !== form)].slice(0, MOST_RECENT).join(' '));
+
+/** The edit that puts a kind down where a finger is. */
+export function puttingDown(bench: Bench, kind: PieceKind, at: Point, how: { reach: number; size?: Size | undefined }) {
+  const piece = newPiece(kind, how.size);
+  const { stand, guides } = placePiece(bench.floor(), piece, at, {
+    ...{ reach: how.reach, turn: 0, fresh: true },
+    others: on(bench),
+  });
+  const up = stand.kind === 'piece' ? 0 : piece.up;
+  return { intent: { kind: 'addPiece', floor: bench.floor().floor, piece: { ...piece, up, stand } } as const, guides };
+}
+
+/** Puts it down; it is then chosen. False where it was refused. */
+export function putDownAt(bench: Bench, form: string, at: Point, reach: number): boolean {
+  const { intent } = puttingDown(bench, pieceKindOf(form), at, { reach });
+  const { made } = bench.commit(intent, randomSeed());
+  if (!made) return false;
+  putDown(form);
+  bench.select({ kind: 'piece', ids: [made] });
+  return true;
+}

@@ -1,0 +1,269 @@
+import type { DerivedFloor, DerivedRoom } from '../../derived';
+import {
+  type Point,
+  type Ring,
+  distance,
+  flattened,
+  footAlong,
+  headingAt,
+  moved,
+  pointAt,
+  rightOf,
+} from '../../geometry';
+import { type PieceOnFloor, onSheet } from '../on-floor';
+import { footprintOf, isPushedAside } from './footprint';
+import { freeFloor, takingFloorIn } from './space';
+import { distancesIn, rasterOf } from './raster';
+
+/** Where a way is narrowest. mm. */
+export interface Narrow {
+  readonly width: number;
+  readonly a: Point;
+  readonly b: Point;
+  /** The pieces at either side; null: a wall. */
+  readonly between: readonly [PieceOnFloor | null, PieceOnFloor | null];
+}
+
+/** A way through a room, as wide as there is one, and where it is narrowest. */
+export interface Passage {
+  readonly room: DerivedRoom;
+  /** The door it comes from; the door, or the piece, it goes to. */
+  readonly from: string;
+  readonly to: { readonly opening: string } | { readonly piece: PieceOnFloor };
+  /** Null: there is no way at all. */
+  readonly narrow: Narrow | null;
+}
+
+/** mm */
+const STEP = 40;
+
+interface Goal {
+  readonly to: Passage['to'];
+  readonly at: Point;
+  /** Within so much of it what stands near is what one goes to. */
+  readonly within: number;
+}
+
+/** The doors of a room: the point before the middle of each, on its floor. */
+export function doorsOf(room: DerivedRoom): (Goal & { opening: string })[] {
+  return room.faces.flatMap(({ course, openings }) =>
+    openings.flatMap(({ opening, from, to }) => {
+      if (opening.kind === 'window') return [];
+      const along = (from + to) / 2;
+      const at = moved(pointAt(course, along), rightOf(headingAt(course, along)), 60);
+      return [{ opening: opening.id, to: { opening: opening.id }, at, within: Math.max(450, (to - from) / 2 + 50) }];
+    }),
+  );
+}
+
+/** Where one stands to use a piece: before each side that must be free. */
+const goalsOf = (on: PieceOnFloor): Goal[] =>
+  (on.kind.zones ?? []).slice(0, 1).map(({ side, depth }) => {
+    const { width: w, depth: d } = on.piece;
+    const half = Math.min(depth, 700) / 2;
+    const p = {
+      front: { x: w / 2, y: d + half },
+      back: { x: w / 2, y: -half },
+      left: { x: -half, y: d / 2 },
+      right: { x: w + half, y: d / 2 },
+    }[side];
+    return { to: { piece: on }, at: onSheet(on.frame, p.x, p.y), within: half + Math.max(w, 300) / 2 };
+  });
+
+/** The ways of a room: from its first door to its others, and to all that is used in it. */
+export function passagesOf(room: DerivedRoom, all: readonly PieceOnFloor[]): readonly Passage[] {
+  const doors = doorsOf(room);
+  const [first, ...others] = doors;
+  const inRoom = takingFloorIn(room, all).filter((on) => !isPushedAside(on));
+  if (!first || inRoom.length === 0) return [];
+  const goals: Goal[] = [...others, ...inRoom.flatMap(goalsOf)];
+  if (goals.length === 0) return [];
+  const raster = rasterOf(freeFloor(room, inRoom), STEP);
+  const away = distancesIn(raster);
+  const walls = edgesOf(room.standing, null);
+  const edges = [...walls, ...inRoom.flatMap((on) => edgesOf(footprintOf(on), on))];
+  const start = nearestFree(raster, first);
+  if (start === null) return [];
+  return goals.map((goal): Passage => {
+    const to = { room, from: first.opening, to: goal.to };
+    const end = nearestFree(raster, goal);
+    const open = (i: number) => {
+      const p = raster.at(i % raster.columns, Math.floor(i / raster.columns));
+      return distance(p, first.at) <= first.within || distance(p, goal.at) <= goal.within;
+    };
+    const path = end === null ? null : widestPath(raster, away, open, start, end);
+    if (!path) return { ...to, narrow: null };
+    const narrow = narrowestOf(
+      path.filter((i) => !open(i)),
+      raster,
+      away,
+      edges,
+    );
+    return { ...to, narrow: narrow ?? { width: Infinity, a: goal.at, b: goal.at, between: [null, null] } };
+  });
+}
+
+type Raster = ReturnType<typeof rasterOf>;
+
+/** A free square at a place, or near it. */
+function nearestFree(raster: Raster, { at, within }: Pick<Goal, 'at' | 'within'>): number | null {
+  let best: { i: number; off: number } | null = null;
+  const reach = Math.ceil(within / raster.step);
+  const home = raster.indexOf(at);
+  for (let i = 0; home !== null && i < 1; i += 1) if (raster.free[home]) return home;
+  for (let u = -reach; u <= reach; u += 1)
+    for (let v = -reach; v <= reach; v += 1) {
+      const p = { x: at.x + u * raster.step, y: at.y + v * raster.step };
+      const off = distance(p, at);
+      const i = off <= within ? raster.indexOf(p) : null;
+      if (i !== null && raster.free[i] && (!best || off < best.off)) best = { i, off };
+    }
+  return best?.i ?? null;
+}
+
+/** The path whose narrowest place is widest, of those the shortest for its squares: Dijkstra on the bottleneck. */
+function widestPath(
+  { columns, rows, free }: Raster,
+  away: Float64Array,
+  open: (i: number) => boolean,
+  start: number,
+  end: number,
+): number[] | null {
+  const size = columns * rows;
+  const width = new Float64Array(size).fill(-1);
+  const from = new Int32Array(size).fill(-1);
+  const heap = new Heap();
+  const room = (i: number) => (open(i) ? 1e9 : away[i]!);
+  width[start] = room(start);
+  heap.push(start, width[start]!);
+  while (heap.size > 0) {
+    const i = heap.pop();
+    if (i === end) break;
+    const [x, y] = [i % columns, Math.floor(i / columns)];
+    for (let dx = -1; dx <= 1; dx += 1)
+      for (let dy = -1; dy <= 1; dy += 1) {
+        const [u, v] = [x + dx, y + dy];
+        if ((dx === 0 && dy === 0) || u < 0 || v < 0 || u >= columns || v >= rows) continue;
+        const j = v * columns + u;
+        if (!free[j]) continue;
+        const wide = Math.min(width[i]!, room(j));
+        if (wide <= width[j]!) continue;
+        width[j] = wide;
+        from[j] = i;
+        heap.push(j, wide);
+      }
+  }
+  if (width[end]! < 0) return null;
+  const path: number[] = [];
+  for (let i = end; i >= 0; i = from[i]!) path.push(i);
+  return path.reverse();
+}
+
+/** A heap with the widest on top. */
+class Heap {
+  private readonly items: number[] = [];
+  private readonly keys: number[] = [];
+  get size(): number {
+    return this.items.length;
+  }
+  push(item: number, key: number): void {
+    let i = this.items.length;
+    this.items.push(item);
+    this.keys.push(key);
+    while (i > 0) {
+      const up = (i - 1) >> 1;
+      if (this.keys[up]! >= this.keys[i]!) break;
+      this.swap(i, up);
+      i = up;
+    }
+  }
+  pop(): number {
+    const top = this.items[0]!;
+    const [item, key] = [this.items.pop()!, this.keys.pop()!];
+    if (this.items.length > 0) {
+      this.items[0] = item;
+      this.keys[0] = key;
+      for (let i = 0; ;) {
+        const [l, r] = [2 * i + 1, 2 * i + 2];
+        let next = i;
+        if (l < this.items.length && this.keys[l]! > this.keys[next]!) next = l;
+        if (r < this.items.length && this.keys[r]! > this.keys[next]!) next = r;
+        if (next === i) break;
+        this.swap(i, next);
+        i = next;
+      }
+    }
+    return top;
+  }
+  private swap(i: number, j: number): void {
+    [this.items[i], this.items[j]] = [this.items[j]!, this.items[i]!];
+    [this.keys[i], this.keys[j]] = [this.keys[j]!, this.keys[i]!];
+  }
+}
+
+interface Edge {
+  readonly a: Point;
+  readonly b: Point;
+  readonly of: PieceOnFloor | null;
+}
+
+const edgesOf = (rings: readonly Ring[], of: PieceOnFloor | null): Edge[] =>
+  rings.flatMap((ring) => {
+    const points = flattened(ring);
+    return points.map((a, i) => ({ a, b: points[(i + 1) % points.length]!, of }));
+  });
+
+const nearestOn = ({ a, b }: Edge, p: Point): Point => {
+  const k = Math.min(1, Math.max(0, footAlong(a, b, p)));
+  return { x: a.x + k * (b.x - a.x), y: a.y + k * (b.y - a.y) };
+};
+
+/** Squares are looked at again, exactly, where they are as narrow as the narrowest, but for so much, mm. */
+const AGAIN = 2 * STEP;
+
+/** The narrowest place of a path: from the nearest edge to the nearest on the other side, to the last digit. */
+function narrowestOf(
+  path: readonly number[],
+  raster: Raster,
+  away: Float64Array,
+  edges: readonly Edge[],
+): Narrow | null {
+  if (path.length === 0) return null;
+  const least = Math.min(...path.map((i) => away[i]!));
+  let best: Narrow | null = null;
+  for (const i of path) {
+    if (away[i]! > least + AGAIN) continue;
+    let p = raster.at(i % raster.columns, Math.floor(i / raster.columns));
+    for (let again = 0; again < 4; again += 1) {
+      const across = acrossAt(p, edges);
+      if (!across) break;
+      if (!best || across.width < best.width) best = across;
+      p = { x: (across.a.x + across.b.x) / 2, y: (across.a.y + across.b.y) / 2 };
+    }
+  }
+  return best;
+}
+
+function acrossAt(p: Point, edges: readonly Edge[]): Narrow | null {
+  let one: { q: Point; off: number; of: PieceOnFloor | null } | null = null;
+  for (const edge of edges) {
+    const q = nearestOn(edge, p);
+    const off = distance(p, q);
+    if (!one || off < one.off) one = { q, off, of: edge.of };
+  }
+  if (!one || one.off < 0.5) return null;
+  const d = { x: (one.q.x - p.x) / one.off, y: (one.q.y - p.y) / one.off };
+  let two: { q: Point; off: number; of: PieceOnFloor | null } | null = null;
+  for (const edge of edges) {
+    const q = nearestOn(edge, p);
+    const off = distance(p, q);
+    // on the other side
+    if ((q.x - p.x) * d.x + (q.y - p.y) * d.y > -0.35 * off) continue;
+    if (!two || off < two.off) two = { q, off, of: edge.of };
+  }
+  return two && { width: distance(one.q, two.q), a: one.q, b: two.q, between: [one.of, two.of] };
+}
+
+/** Ways of all rooms of a floor. */
+export const passagesOn = (floor: DerivedFloor, all: readonly PieceOnFloor[]): readonly Passage[] =>
+  floor.rooms.flatMap((room) => passagesOf(room, all));
