@@ -20,7 +20,7 @@ rotate-left rotate-right ruler shape-outline shoe-print skip-next-outline sort s
 star-outline stop swap-horizontal swap-vertical table table-large tape-measure trash-can-outline
 tune-variant undo undo-variant vector-line vector-point-plus vector-polyline vector-radius vector-square-plus view-grid-plus-outline
 view-parallel-outline view-sequential-outline wall window-closed-variant
-home-roof box-cutter texture-box pencil-ruler format-title
+home-roof box-cutter sofa-outline texture-box pencil-ruler format-title
 `;
 
 const exported = (name) => `mdi${name.replace(/(^|-)(\w)/g, (_, _dash, letter) => letter.toUpperCase())}`;

@@ -7,6 +7,7 @@ import {
   type Id,
   type Intent,
   KINDS,
+  type Piece,
   type Plan,
   applyEdit,
   NEW_FLOOR,
@@ -20,12 +21,14 @@ import {
   readPlan,
   referenceProblems,
   repairPlan,
+  standOnFace,
   withChange,
 } from '../src';
 import { EDITS } from '../src/edits/registry';
 import { excerptAround } from '../src/excerpt';
 import { dropWithAll } from '../src/plan/footing';
 import { gesture, play } from './gestures';
+import { newPiece, pieceKindOf } from '../src/pieces';
 import { layOut } from '../src/sheets';
 import { hookEdits } from './hook-edits';
 import { House } from './house';
@@ -81,6 +84,7 @@ function furnished(gestures: Parameters<typeof play>[0]): Plan {
       { kind: 'addAnnotation', floor: 'ground', form: 'text', at: room.at, text: 'Damp here', to: { x: 0, y: 0 } },
       { kind: 'addAnnotation', floor: 'ground', form: 'sign', at: room.at, sign: 'socket' },
     ]),
+    ...furniture(plan),
     {
       kind: 'addSheets',
       sheets: layOut(plan, 'builder’s set', 'A4').map((sheet, i) => ({
@@ -97,13 +101,39 @@ function furnished(gestures: Parameters<typeof play>[0]): Plan {
       })),
     },
   ];
-  intents.forEach((intent, i) => {
+  let table = '';
+  intents.forEach((each, i) => {
+    const intent =
+      each.kind === 'addPiece' && each.piece.stand.kind === 'piece'
+        ? { ...each, piece: { ...each.piece, stand: { ...each.piece.stand, piece: table } } }
+        : each;
     const result = applyEdit(plan, intent, `f${i}`);
     if (!result.ok && result.fault) throw new Error(result.fault);
     if (result.ok) plan = result.plan;
+    if (result.ok && intent.kind === 'addPiece' && intent.piece.form === 'table') table = result.made!;
   });
   return plan;
 }
+
+/** In every room a wardrobe at a wall, a table that stands free with a lamp on it. */
+const furniture = (plan: Plan): Intent[] => {
+  const floor = deriveFloor(plan, 'ground');
+  return floor.rooms.flatMap(({ room, faces }, i): Intent[] => {
+    const face = faces[(i + 1) % faces.length]!;
+    const put = (form: string, stand: Piece['stand']): Intent => ({
+      kind: 'addPiece',
+      floor: 'ground',
+      piece: { ...newPiece(pieceKindOf(form)), stand },
+    });
+    const at = { kind: 'free' as const, x: room.at.x, y: room.at.y, turn: 20 * i };
+    return [
+      put('table', at),
+      put('wardrobe', { ...standOnFace(floor.network, face, 20, 1000), quarter: i % 4 }),
+      // on the table that was put down last
+      put('table-lamp', { kind: 'piece', piece: 'the table', x: 10, y: -20, turn: 15 }),
+    ];
+  });
+};
 
 const without = (plan: Plan, name: CollectionName, id: Id): Plan | null => {
   const draft = new Draft(plan, 'gone');

@@ -2,6 +2,7 @@ export * from './break-on-floor';
 export * from './fit-plane';
 export * from './frame';
 export * from './headroom';
+export * from './heights-read';
 export * from './lowest';
 export * from './room-ceiling';
 export * from './section';

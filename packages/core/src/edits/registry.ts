@@ -13,9 +13,7 @@ import { openingsEdits } from './openings';
 import { readingsEdits } from './readings';
 import { removeWallEdits } from './remove-wall';
 import { roomsEdits } from './rooms';
-import { slopesEdits } from './slopes';
 import { solidsEdits } from './solids';
-import { stairsEdits } from './stairs';
 import { takeWallsEdits } from './take-walls';
 import { thicknessEdits } from './thickness';
 import { transformRoomsEdits } from './transform-rooms';
@@ -38,9 +36,7 @@ export const EDITS = {
   ...readingsEdits,
   ...removeWallEdits,
   ...roomsEdits,
-  ...slopesEdits,
   ...solidsEdits,
-  ...stairsEdits,
   ...takeWallsEdits,
   ...thicknessEdits,
   ...transformRoomsEdits,

@@ -16,5 +16,5 @@ export { dropWithAll } from '../plan/footing';
 export { ofStep } from '../stairs/words';
 export { requireHeadroom } from '../edits/require-headroom';
 export { requireRoom } from '../edits/rooms';
-export { acrossFrom, putHeight, putSlope, requirePitch, requireRising, requireRoomOf } from '../edits/slopes';
+export { measuredAgain } from '../edits/readings';
 export { standOn } from '../edits/solids';

@@ -50,9 +50,24 @@ const SAYS: Readonly<Record<PieceRoom, RegExp>> = {
 export const roomFor = (name: string): PieceRoom | null =>
   (Object.keys(SAYS) as PieceRoom[]).find((room) => SAYS[room].test(name)) ?? null;
 
+/** What is offered in a room of which nothing is known. */
+const USUAL = [
+  'sofa-3',
+  'table',
+  'chair',
+  'bed-double',
+  'wardrobe',
+  'bookcase',
+  'base-unit',
+  'wc',
+  'box',
+  'rug',
+  'armchair',
+];
+
 /** Kinds in the order they are offered in a room: its own first. */
 export function offeredIn(room: PieceRoom | null, kinds: readonly PieceKind[] = PIECE_KINDS): readonly PieceKind[] {
-  if (!room) return kinds;
+  if (!room) return [...new Set([...USUAL.flatMap((id) => BY_ID.get(id) ?? []), ...kinds])];
   const rank = ({ rooms }: PieceKind) => (rooms[0] === room ? 0 : rooms.includes(room) ? 1 : 2);
   return kinds
     .map((kind, i) => ({ kind, i }))

@@ -11,6 +11,8 @@ import { looksEdits } from './looks';
 import { piecesEdits } from './pieces';
 import { roofsEdits } from './roofs';
 import { sheetsEdits } from './sheets';
+import { slopesEdits } from './slopes';
+import { stairsEdits } from './stairs';
 import { wallKindEdits } from './wall-kind';
 
 /** Edits whose screens come later than the plan: a client may leave them away till then. */
@@ -27,5 +29,7 @@ export const LATER_EDITS = {
   ...piecesEdits,
   ...roofsEdits,
   ...sheetsEdits,
+  ...slopesEdits,
+  ...stairsEdits,
   ...wallKindEdits,
 };

@@ -5,7 +5,7 @@ import { type Draft, Refusal } from '../../plan/draft';
 import type { Id, RoofForm, Value } from '../../plan/plan';
 import { formatLength } from '../../units';
 import { dropWithAll } from '../../plan/footing';
-import { acrossFrom, putHeight, putSlope, requirePitch, requireRising, requireRoomOf } from '../slopes';
+import { acrossFrom, putHeight, putSlope, requirePitch, requireRising, requireRoomOf } from './slopes';
 import { requireFace, requirePositive } from '../require';
 import { requireHeadroom } from '../require-headroom';
 

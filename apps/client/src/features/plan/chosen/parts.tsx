@@ -158,8 +158,8 @@ const PARTS: { readonly [K in Selection['kind']]: Parts<Of<K>> } = {
     sides: [
       { ...FIGURES, Tiles: PieceTiles },
       { panel: 'copies', label: 'Copies', icon: 'content-copy', Tiles: PieceCopies },
-      { panel: 'made', label: 'Made of', icon: 'view-column-outline', Content: PieceModules, when: hasModules },
-      { panel: 'about', label: 'About it', icon: 'tag-outline', Content: PieceAbout },
+      { panel: 'made', label: 'Made of', icon: 'table', Content: PieceModules, when: hasModules },
+      { panel: 'about', label: 'About it', icon: 'label-outline', Content: PieceAbout },
     ],
   },
   underlay: { sides: [{ panel: null, label: 'Picture', icon: 'image-outline', Content: UnderlayPanel }] },

@@ -7,7 +7,7 @@ export const PARTS: readonly {
   readonly name: PartName;
   readonly label: string;
   readonly icon: string;
-  /** On a phone it is the name of the job that leads there. */
+  /** On a phone something else leads there: the name of the job, the tray of pieces. */
   readonly wide?: true;
 }[] = [
   { name: 'plan', label: 'Plan', icon: 'drawing' },
@@ -15,7 +15,7 @@ export const PARTS: readonly {
   { name: 'openings', label: 'Openings', icon: 'door' },
   { name: 'areas', label: 'Areas', icon: 'texture-box' },
   { name: 'readings', label: 'Readings', icon: 'format-list-numbered' },
-  { name: 'pieces', label: 'Pieces', icon: 'sofa-outline' },
+  { name: 'pieces', label: 'Pieces', icon: 'sofa-outline', wide: true },
   { name: 'sheets', label: 'Sheets', icon: 'file-image-outline' },
   { name: 'history', label: 'History', icon: 'history' },
   { name: 'details', label: 'This job', icon: 'home-outline', wide: true },

@@ -67,7 +67,7 @@ export default function PieceTiles() {
           />
         )}
         <Tile
-          icon="plus-circle-multiple-outline"
+          icon="plus"
           label="And another"
           says="And another: what is tapped is chosen too"
           chosen={adding}
@@ -75,7 +75,7 @@ export default function PieceTiles() {
         />
         {held.length > 1 && (
           <Tile
-            icon={grouped ? 'ungroup' : 'group'}
+            icon={grouped ? 'call-split' : 'lasso'}
             label={grouped ? 'Ungroup' : 'Group'}
             onPress={() => dispatch(edit({ kind: 'groupPieces', pieces: chosen.ids, together: !grouped }))}
           />

@@ -52,7 +52,13 @@ export default function PiecesBar() {
           style={styles.find}
         />
         <BarButton
-          icon="view-grid-outline"
+          icon="format-list-numbered"
+          label="List"
+          says="The list of pieces"
+          onPress={() => dispatch(planActions.listed('pieces'))}
+        />
+        <BarButton
+          icon="view-grid-plus-outline"
           label="All"
           says="All pieces"
           onPress={() => dispatch(planActions.listed('catalogue'))}

@@ -14,17 +14,7 @@ import { PieceSign } from './PieceSign';
 import { useAdvice } from './use-advice';
 import { standingNow } from './standing';
 
-const {
-  DropMenu,
-  capital,
-  decimals,
-  downloadPieces,
-  edit,
-  formatArea,
-  formatLength,
-  takeTool,
-  planActions,
-} = lent();
+const { DropMenu, capital, decimals, downloadPieces, edit, formatArea, formatLength, takeTool, planActions } = lent();
 const { useAppDispatch, useAppSelector } = lent();
 
 type Shown = 'all' | 'checks' | 'rooms';
@@ -53,7 +43,11 @@ export default function PiecesList({ floor }: { floor: DerivedFloor }) {
           says: 'Pieces as a workbook (XLSX)',
           now: () => void dispatch(downloadPieces(plan, floor.floor, 'book')),
         },
-        { icon: 'download', says: 'Pieces as CSV', now: () => void dispatch(downloadPieces(plan, floor.floor, 'table')) },
+        {
+          icon: 'download',
+          says: 'Pieces as CSV',
+          now: () => void dispatch(downloadPieces(plan, floor.floor, 'table')),
+        },
       ]}
     >
       <ListBar>

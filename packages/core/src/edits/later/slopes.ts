@@ -1,9 +1,18 @@
-import { edit } from './edit';
-import { type Frame, type SlopeOnFloor, frameOf, inFrame, offLine, pitchOf } from '../ceilings';
-import { type DerivedFloor, type WallFace, deriveFloor } from '../derived';
-import { type Point, alongOf, pointAt } from '../geometry';
-import { type Draft, Refusal } from '../plan/draft';
-import { dropWithAll } from '../plan/footing';
+import { edit } from '../edit';
+import {
+  type Frame,
+  SAME_PLACE,
+  type SlopeOnFloor,
+  frameOf,
+  higherHeight,
+  inFrame,
+  offLine,
+  pitchOf,
+} from '../../ceilings';
+import { type DerivedFloor, type WallFace, deriveFloor } from '../../derived';
+import { type Point, alongOf, pointAt } from '../../geometry';
+import { type Draft, Refusal } from '../../plan/draft';
+import { dropWithAll } from '../../plan/footing';
 import {
   type HeightReading,
   type Id,
@@ -13,19 +22,17 @@ import {
   type Slope,
   type Value,
   type WallStand,
-} from '../plan/plan';
-import { networkOfFloor, surfaceAt, surfacesOf } from '../rooms';
-import { decimals, formatLength } from '../units';
-import { measuredAgain } from './readings';
-import { requireFace, requireOne, requirePositive } from './require';
-import { requireHeadroom } from './require-headroom';
-import { requireRoom } from './rooms';
-import { standOn } from './solids';
+} from '../../plan/plan';
+import { networkOfFloor, surfaceAt, surfacesOf } from '../../rooms';
+import { decimals, formatLength } from '../../units';
+import { measuredAgain } from '../readings';
+import { requireFace, requireOne, requirePositive } from '../require';
+import { requireHeadroom } from '../require-headroom';
+import { requireRoom } from '../rooms';
+import { standOn } from '../solids';
 
 /** How far from a wall one reads a second height of the slope over it, mm (common practice, no source). */
 const USUAL_OUT = 1000;
-/** Heights read nearer to each other than this are of the same place, mm. */
-const SAME_PLACE = 100;
 
 /** A height read on a slope, so many mm away from its foot. */
 export interface HeightUp {
@@ -230,14 +237,6 @@ function requireOut(out: number): number {
   if (out < SAME_PLACE) throw new Refusal('That is at the foot itself: read the higher height farther from the wall.');
   return out;
 }
-
-/** The height that was read where the higher one of a slope is. */
-export const higherHeight = (plan: Pick<Plan, 'heights'>, { id, out }: Slope): HeightReading | undefined =>
-  Object.values(plan.heights).find(({ slope, at }) => slope === id && Math.abs(at!.y - out) < SAME_PLACE && at!.y > 0);
-
-/** The one that was read at its foot. */
-export const footHeight = (plan: Pick<Plan, 'heights'>, { id }: Slope): HeightReading | undefined =>
-  Object.values(plan.heights).find(({ slope, at }) => slope === id && Math.abs(at!.y) < SAME_PLACE);
 
 function roomOfSlope(draft: Draft, slope: Slope): Id {
   return slope.room ?? roomUnder(draft, slope, requireFrame(draft, slope), { x: 0, y: INSIDE });

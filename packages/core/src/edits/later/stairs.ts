@@ -1,6 +1,6 @@
-import { deriveFloor } from '../derived';
-import { type Point, alongOf, headingAt, moved, offOf, rightOf } from '../geometry';
-import { type Draft, Refusal } from '../plan/draft';
+import { deriveFloor } from '../../derived';
+import { type Point, alongOf, headingAt, moved, offOf, rightOf } from '../../geometry';
+import { type Draft, Refusal } from '../../plan/draft';
 import {
   type Id,
   MOST_RISERS,
@@ -11,13 +11,13 @@ import {
   type StairRule,
   type StairTurn,
   type Units,
-} from '../plan/plan';
-import { surfaceContains } from '../rooms';
-import { fromWallBehind } from '../stairs/from-wall';
-import { stairInHouse } from '../stairs/on-floor';
-import { treadsOf } from '../stairs/steps';
-import { edit } from './edit';
-import { requireFloor, requireNote, requireOne, requirePositive } from './require';
+} from '../../plan/plan';
+import { surfaceContains } from '../../rooms';
+import { fromWallBehind } from '../../stairs/from-wall';
+import { stairInHouse } from '../../stairs/on-floor';
+import { treadsOf } from '../../stairs/steps';
+import { edit } from '../edit';
+import { requireFloor, requireNote, requireOne, requirePositive } from '../require';
 
 /** Stairs, or what else leads up, from a point of a floor; `path` is the way one walks up them, as it was drawn. */
 export interface AddStairs {
