@@ -94,6 +94,9 @@ function faceBehindPiece(derived: DerivedFloor, it: Standing, at: Point, { reach
   return best?.face ?? null;
 }
 
+/** A place along a wall catches from nearer than a wall does: several of them are in a finger’s reach. */
+const CATCH = 0.5;
+
 interface Catch {
   readonly from: number;
   readonly word: Guide['word'];
@@ -124,7 +127,7 @@ function alongFace(derived: DerivedFloor, face: WallFace, it: Standing, at: Poin
   ];
   const catches = offered.filter(({ from }) => from >= -0.5 && from <= most + 0.5);
   const hold = catches
-    .map((each) => ({ ...each, off: Math.abs(each.from - wanted) / reach + each.rank }))
+    .map((each) => ({ ...each, off: Math.abs(each.from - wanted) / (CATCH * reach) + each.rank }))
     .filter(({ off, rank }) => off - rank <= 1)
     .sort((a, b) => a.off - b.off)[0];
   const from = Math.min(most, Math.max(0, hold ? hold.from : inSteps(wanted)));

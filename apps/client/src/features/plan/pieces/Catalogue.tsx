@@ -1,4 +1,4 @@
-import type { PieceGroup, PieceKind } from '@velvet-tape/core/pieces';
+import type { PieceGroup } from '@velvet-tape/core/pieces';
 import { useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text, TextInput } from 'react-native-paper';
@@ -11,63 +11,52 @@ import { PieceTile, TILES } from './PieceTile';
 
 const { capital, planActions, takeTool, useAppDispatch, useAppSelector } = lent();
 
-/** Every kind there is, by what it is for, or by a word. One that is tapped is in hand, over the plan. */
+/** So many of what was found are shown: who looks for more of them says more. */
+const MOST_FOUND = 40;
+
+/** Every kind there is, a group at a time, or by a word. One that is tapped is in hand, over the plan. */
 export default function Catalogue() {
   const dispatch = useAppDispatch();
   const colours = useColours();
+  const { PIECE_GROUPS, PIECE_KINDS, findPieces } = laterRooms();
   const [words, setWords] = useState('');
-  const [group, setGroup] = useState<PieceGroup | null>(null);
+  const [group, setGroup] = useState<PieceGroup>(PIECE_GROUPS[0]!);
   const form = useAppSelector((state) => state.plan.choices.piece.form);
-  const { PIECE_GROUPS, findPieces } = laterRooms();
-  const found = useMemo(() => findPieces(words), [words, findPieces]);
-  const groups = PIECE_GROUPS.filter((each) => group === null || each === group || words.trim() !== '');
+  const looking = words.trim() !== '';
+  const shown = useMemo(
+    () => (looking ? findPieces(words).slice(0, MOST_FOUND) : PIECE_KINDS.filter((kind) => kind.group === group)),
+    [looking, words, group, findPieces, PIECE_KINDS],
+  );
   const take = (taken: string) => {
     dispatch(takeTool('pieces'));
     dispatch(planActions.choicesMade({ piece: { form: taken, adding: false } }));
     dispatch(planActions.listed(null));
   };
-  const tiles = (kinds: readonly PieceKind[]) => (
-    <View style={[TILES.all, styles.tiles]}>
-      {kinds.map((kind) => (
-        <PieceTile key={kind.id} kind={kind} chosen={kind.id === form} take={take} />
-      ))}
-    </View>
-  );
   return (
     <ListPanel title="Pieces to put down" testID="catalogue" downloads={[]}>
       <TextInput
         mode="outlined"
         dense
-        label="Find by word"
+        label={`Find one of ${PIECE_KINDS.length}`}
         accessibilityLabel="Find by word"
         value={words}
         onChangeText={setWords}
         style={styles.find}
       />
       <ScrollView>
-        {words.trim() === '' && (
+        {!looking && (
           <ListBar>
             {PIECE_GROUPS.map((each) => (
-              <BarButton
-                key={each}
-                label={capital(each)}
-                chosen={group === each}
-                onPress={() => setGroup(group === each ? null : each)}
-              />
+              <BarButton key={each} label={capital(each)} chosen={group === each} onPress={() => setGroup(each)} />
             ))}
           </ListBar>
         )}
-        {words.trim() === ''
-          ? groups.map((each) => (
-              <View key={each}>
-                <Text style={[styles.head, { color: colours.ink }]} role="heading" aria-level={3}>
-                  {capital(each)}
-                </Text>
-                {tiles(found.filter((kind) => kind.group === each))}
-              </View>
-            ))
-          : tiles(found)}
-        {found.length === 0 && (
+        <View style={[TILES.all, styles.tiles]}>
+          {shown.map((kind) => (
+            <PieceTile key={kind.id} kind={kind} chosen={kind.id === form} take={take} />
+          ))}
+        </View>
+        {shown.length === 0 && (
           <Text style={[styles.none, { color: colours.inkSoft }]}>
             Nothing is called that. “Box” and “Cylinder” are as large as you like, and have a name of your own.
           </Text>
@@ -80,6 +69,5 @@ export default function Catalogue() {
 const styles = StyleSheet.create({
   find: { marginHorizontal: 10, marginBottom: 8, fontFamily: FONTS.sans },
   tiles: { paddingHorizontal: 10, paddingBottom: 8 },
-  head: { fontFamily: FONTS.serif, fontSize: 17, paddingHorizontal: 14, paddingVertical: 6 },
   none: { paddingHorizontal: 14, paddingBottom: 8, fontSize: 14.5, lineHeight: 19 },
 });

@@ -8,13 +8,14 @@ import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { FONTS, useColours } from '../../../ui/theme';
 import { ListBar } from '../later/ListPanel';
 import { lent } from '../later/lent';
+import { clearOf } from './chosen-piece';
 import { chosenOf, standingNow } from './standing';
 
-const { edit, parseLength, planActions, useAppDispatch, useAppSelector } = lent();
+const { edit, parseLength, planActions, store, useAppDispatch, useAppSelector } = lent();
 
 const WAYS = [
-  ['right', 'To its right'],
-  ['front', 'To its front'],
+  ['row', 'In a row'],
+  ['file', 'One before the other'],
   ['grid', 'Grid'],
   ['round', 'Round what is nearest'],
 ] as const;
@@ -27,7 +28,7 @@ export default function PieceCopies() {
   const chosen = useAppSelector((state) => state.plan.selection);
   const all = useAppSelector(standingNow);
   const { units } = useAppSelector((state) => state.plan.plan!.job);
-  const [way, setWay] = useState<Way>('right');
+  const [way, setWay] = useState<Way>('row');
   const [count, setCount] = useState(4);
   const [rows, setRows] = useState(2);
   const [gap, setGap] = useState('0');
@@ -37,13 +38,16 @@ export default function PieceCopies() {
   const read = /^0*$/.test(gap.trim()) ? 0 : parseLength(gap, units === 'metric' ? 'mm' : 'in');
   const between = typeof read === 'number' ? read : read.ok ? read.mm : null;
   const about = nearestBeside(one, all);
+  const clear = clearOf(store.getState(), one);
+  const free = Math.max(clear[way === 'file' ? 'front' : 'left'] ?? 0, clear[way === 'file' ? 'back' : 'right'] ?? 0);
+  const size = (way === 'file' ? one.piece.depth : one.piece.width) + (between ?? 0);
   const make = () => {
     if (between === null) {
       const reason = typeof read === 'number' || read.ok ? '' : read.reason;
       dispatch(planActions.said({ text: reason, tone: 'refused' }));
       return;
     }
-    const pattern = patternOf(one, way, { count, rows, gap: between, about });
+    const pattern = patternOf(one, way, { count, rows, gap: between, about, clear });
     if (!pattern) {
       dispatch(planActions.said({ text: 'There is nothing beside it to go round.', tone: 'refused' }));
       return;
@@ -88,7 +92,8 @@ export default function PieceCopies() {
         )}
       </ListBar>
       <Text style={[styles.how, { color: colours.inkSoft }]}>
-        They are a group: they are chosen and moved together, until it is ungrouped.
+        {way === 'round' ? '' : `There is room for ${1 + Math.floor((free + 0.5) / size)}. `}They are a group: they are
+        chosen and moved together, until it is ungrouped.
       </Text>
     </View>
   );
@@ -110,16 +115,25 @@ interface Told {
   rows: number;
   gap: number;
   about: Point | null;
+  clear: Clear;
 }
+type Clear = ReturnType<typeof clearOf>;
 
-function patternOf({ piece, frame }: PieceOnFloor, way: Way, { count, rows, gap, about }: Told): Pattern | null {
+/** To the side where there is more room. */
+function patternOf({ piece, frame }: PieceOnFloor, way: Way, told: Told): Pattern | null {
+  const { count, rows, gap, about, clear } = told;
   const { d } = frame;
-  const along = { x: d.x * (piece.width + gap), y: d.y * (piece.width + gap) };
-  const down = { x: -d.y * (piece.depth + gap), y: d.x * (piece.depth + gap) };
+  const [right, front] = [
+    (clear.left ?? 0) > (clear.right ?? 0) ? -1 : 1,
+    (clear.back ?? 0) > (clear.front ?? 0) ? -1 : 1,
+  ];
+  const [by, out] = [right * (piece.width + gap), front * (piece.depth + gap)];
+  const along = { x: d.x * by, y: d.y * by };
+  const down = { x: -d.y * out, y: d.x * out };
   switch (way) {
-    case 'right':
+    case 'row':
       return { kind: 'row', count, step: along };
-    case 'front':
+    case 'file':
       return { kind: 'row', count, step: down };
     case 'grid':
       return { kind: 'grid', columns: count, rows, column: along, row: down };
