@@ -1,0 +1,106 @@
+import { type Point, type Ring, difference, piecesOf, ringsBox, signedArea } from '../../geometry';
+
+/** All places where the middle of something can be while it is turned so far, without touching anything. */
+export interface Slice {
+  /** Radians. */
+  readonly angle: number;
+  /** Parts that hang together. */
+  readonly parts: readonly (readonly Ring[])[];
+}
+
+/** A convex outline round 0, 0. */
+type Convex = readonly Point[];
+
+/** A rectangle round its middle, turned. */
+export function rectangleAt(width: number, depth: number, angle: number): Convex {
+  const [c, s] = [Math.cos(angle), Math.sin(angle)];
+  return [
+    [-1, -1],
+    [1, -1],
+    [1, 1],
+    [-1, 1],
+  ].map(([u, v]) => {
+    const [x, y] = [(u! * width) / 2, (v! * depth) / 2];
+    return { x: x * c - y * s, y: x * s + y * c };
+  });
+}
+
+/**
+ * All that a rectangle passes over while it turns from one angle to the other and its middle goes by `by`, and a little more: convex, `beyond` mm larger on all sides. On the way a corner is off the
+ * straight line between its two places by no more than an arc is off its chord.
+ */
+export function sweptTurning(
+  { width, depth }: { readonly width: number; readonly depth: number },
+  from: number,
+  to: number,
+  by: Point,
+  beyond: number,
+): Convex {
+  const half = Math.abs(to - from) / 2;
+  const radius = Math.hypot(width, depth) / 2;
+  const more = radius * (1 - Math.cos(half)) + beyond;
+  const grown = (angle: number) => rectangleAt(width + 2 * more, depth + 2 * more, angle);
+  return hull([...grown(from), ...grown(to).map((p) => ({ x: p.x + by.x, y: p.y + by.y }))]);
+}
+
+/** The convex hull, clockwise on the sheet (Andrew's monotone chain). */
+export function hull(points: readonly Point[]): Convex {
+  const sorted = [...points].sort((a, b) => a.x - b.x || a.y - b.y);
+  const half = (list: readonly Point[]) => {
+    const kept: Point[] = [];
+    for (const p of list) {
+      while (kept.length > 1 && turn(kept.at(-2)!, kept.at(-1)!, p) <= 0) kept.pop();
+      kept.push(p);
+    }
+    return kept.slice(0, -1);
+  };
+  return [...half(sorted), ...half([...sorted].reverse())];
+}
+const turn = (a: Point, b: Point, c: Point) => (b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x);
+
+/**
+ * The places of a floor where 0, 0 of a convex outline can be: the floor less all places where the outline would touch an edge of
+ * it, the Minkowski sum of the edge and the outline turned by half a turn (Lozano-Pérez 1983, configuration space).
+ */
+export function placesFor(floor: readonly Ring[], outline: Convex): readonly (readonly Ring[])[] {
+  const taken: Ring[] = [];
+  for (const ring of floor)
+    ring.forEach((a, i) => {
+      const b = ring[(i + 1) % ring.length]!;
+      const around = hull(
+        outline.flatMap((p) => [
+          { x: a.x - p.x, y: a.y - p.y },
+          { x: b.x - p.x, y: b.y - p.y },
+        ]),
+      );
+      taken.push(signedArea(around) < 0 ? [...around].reverse() : around);
+    });
+  const free = difference(floor, taken);
+  return piecesOf(free).filter(([ring]) => ring !== undefined && signedArea(ring) > LEAST);
+}
+
+/** Smaller parts are rounding, mm². */
+const LEAST = 4;
+
+/** A point inside a part: in the middle of the widest stretch of a line across it. */
+export function insideOf(part: readonly Ring[]): Point {
+  const box = ringsBox(part)!;
+  for (const share of [0.5, 0.37, 0.61, 0.23, 0.79, 0.11, 0.91]) {
+    const y = box.minY + (box.maxY - box.minY) * share;
+    const xs = part
+      .flatMap((ring) =>
+        ring.flatMap((a, i) => {
+          const b = ring[(i + 1) % ring.length]!;
+          return a.y > y === b.y > y ? [] : [a.x + ((y - a.y) * (b.x - a.x)) / (b.y - a.y)];
+        }),
+      )
+      .sort((a, b) => a - b);
+    let best: { at: number; wide: number } | null = null;
+    for (let i = 0; i + 1 < xs.length; i += 2) {
+      const wide = xs[i + 1]! - xs[i]!;
+      if (!best || wide > best.wide) best = { at: (xs[i]! + xs[i + 1]!) / 2, wide };
+    }
+    if (best && best.wide > 0.01) return { x: best.at, y };
+  }
+  return part[0]![0]!;
+}
