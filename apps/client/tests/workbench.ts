@@ -60,6 +60,7 @@ export function workbench(plan: Plan = newPlan({ name: 'Shed' })) {
     drawn: (room) => (state.drawn = room),
     lettering: () => 125,
     pieces: () => state.plan.pieces,
+    option: () => null,
     looks: () => state.plan,
     seed: () => `t${(seeds += 1)}`,
   };

@@ -2,8 +2,8 @@ const { join } = require('node:path');
 
 const core = join(__dirname, '../../../../packages/core/src/');
 /** Those that `core/src/later` names; folders, for an import is looked up once for all files of a folder. */
-const ROOMS = ['later/', 'edits/later/', 'notes/', 'pieces/', 'drawing/section/', 'stairs/checks/'].map((room) =>
-  join(core, room),
+const ROOMS = ['later/', 'edits/later/', 'notes/', 'pieces/', 'options/', 'drawing/section/', 'stairs/checks/'].map(
+  (room) => join(core, room),
 );
 
 /** Those that come with them, or later, and import them as they are: what is lent, and what only workers make pages with. */

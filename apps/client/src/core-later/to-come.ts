@@ -8,6 +8,7 @@ export let drawNotes: Rooms['drawNotes'] = () => [];
 export let drawFloorHatches: Rooms['drawFloorHatches'] = () => [];
 export let drawWallHatches: Rooms['drawWallHatches'] = () => [];
 export let drawPiecesOn: Rooms['drawPiecesOn'] = () => [];
+export let drawAlterations: Rooms['drawAlterations'] = () => [];
 // whoever asks for these comes with them
 export let wallsToCarry: Rooms['wallsToCarry'];
 export let cutFloor: Rooms['cutFloor'];
@@ -19,7 +20,7 @@ let came: Rooms | null = null;
 
 export function come(rooms: Rooms): void {
   came = rooms;
-  ({ LATER_EDITS, drawNotes, drawFloorHatches, drawWallHatches, drawPiecesOn } = rooms);
+  ({ LATER_EDITS, drawNotes, drawFloorHatches, drawWallHatches, drawPiecesOn, drawAlterations } = rooms);
   ({ wallsToCarry, cutFloor, drawSection, leastHeadroom, stairChecks } = rooms);
 }
 

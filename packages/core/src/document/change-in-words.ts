@@ -9,7 +9,9 @@ const TOLD: readonly CollectionName[] = [
   'rooms',
   'openings',
   'solids',
+  'options',
   'pieces',
+  'alterations',
   'stairs',
   'slopes',
   'breaks',
@@ -23,7 +25,7 @@ const TOLD: readonly CollectionName[] = [
   'sheets',
   'looks',
 ];
-const BY_THE_WAY: readonly CollectionName[] = ['types', 'corners', 'frames', 'points'];
+const BY_THE_WAY: readonly CollectionName[] = ['types', 'corners', 'frames', 'points', 'alterationEnds'];
 /** So many parts are said. */
 const MOST_SAID = 3;
 

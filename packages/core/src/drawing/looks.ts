@@ -11,7 +11,7 @@ import type { Role } from './marks';
 
 /** The roles of what each part of a plan is drawn with. What has no role of its own is left out by whoever draws it. */
 const ROLES = {
-  walls: ['wall.cut', 'wall.hatched', 'chalk.line'],
+  walls: ['wall.cut', 'wall.hatched', 'wall.gone', 'wall.new', 'chalk.line'],
   openings: [
     ...(['opening.gap', 'opening.over', 'opening.pocket', 'opening.frame'] as const),
     ...(['door.leaf', 'door.swing', 'window.frame', 'window.glass'] as const),

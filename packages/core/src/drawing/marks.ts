@@ -9,6 +9,8 @@ export type Role =
   | 'floor'
   | 'wall.cut'
   | 'wall.hatched'
+  | 'wall.gone'
+  | 'wall.new'
   | 'solid.cut'
   | 'solid.hatch'
   | 'chalk.line'

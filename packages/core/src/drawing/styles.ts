@@ -41,6 +41,8 @@ export const STYLES: Readonly<Record<Role, RoleStyle>> = {
   floor: { ...NONE, fill: { ink: 'floor' } },
   'wall.cut': area('wall', 'wall', 'edge'),
   'wall.hatched': area('floor', 'wall', 'medium'),
+  'wall.gone': { ...NONE, fill: { ink: 'floor' }, line: { ink: 'wall', weight: 'medium', dashes: 'hidden' } },
+  'wall.new': area('floor', 'wall', 'medium'),
   'solid.cut': area('solid', 'wall', 'medium'),
   'solid.hatch': line('wall', 'thin'),
   'chalk.line': line('soft', 'medium', 'chalk'),

@@ -2,5 +2,6 @@
 export * from '../drawing/section';
 export * from '../edits/later';
 export * from '../notes';
+export * from '../options';
 export * from '../pieces';
 export * from '../stairs/checks';

@@ -12,6 +12,9 @@ export {
   requireOne,
   requirePositive,
 } from '../edits/require';
+export { hatch } from '../drawing/hatch';
+export { drawOpening } from '../drawing/openings';
+export { heal } from '../edits/heal';
 export { dropWithAll } from '../plan/footing';
 export { ofStep } from '../stairs/words';
 export { requireHeadroom } from '../edits/require-headroom';

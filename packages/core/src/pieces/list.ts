@@ -43,7 +43,7 @@ export function orderedPieces(lines: readonly PieceLine[], by: PieceOrder): read
 }
 
 /** What all together cost, as far as it is known; how many have no price. */
-export function priceOf(lines: readonly PieceLine[]): { total: number; unknown: number } {
+export function priceOf(lines: readonly Pick<PieceLine, 'on'>[]): { total: number; unknown: number } {
   const known = lines.flatMap(({ on }) => on.piece.price ?? []);
   return { total: known.reduce((sum, price) => sum + price, 0), unknown: lines.length - known.length };
 }

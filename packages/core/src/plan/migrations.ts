@@ -104,8 +104,8 @@ const STEPS: Record<number, (plan: Loose) => Loose> = {
     annotations: {},
     looks: {},
   }),
-  // pieces stand in rooms
-  14: (plan) => ({ ...plan, schema: 15, pieces: {} }),
+  // pieces stand in rooms, in one option or another
+  14: (plan) => ({ ...plan, schema: 15, options: {}, pieces: {}, alterations: {}, alterationEnds: {} }),
 };
 
 /** In the order they were made, by floor and kind. */

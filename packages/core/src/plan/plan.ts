@@ -15,6 +15,7 @@ export {
   isSeenOn,
   kindOf,
 } from './kinds';
+export * from './kinds/alterations';
 export * from './kinds/breaks';
 export * from './kinds/corners';
 export * from './kinds/dimensions';
@@ -26,6 +27,7 @@ export * from './kinds/looks';
 export * from './kinds/annotations';
 export * from './kinds/opening-types';
 export * from './kinds/openings';
+export * from './kinds/options';
 export * from './kinds/pieces';
 export * from './kinds/points';
 export * from './kinds/readings';

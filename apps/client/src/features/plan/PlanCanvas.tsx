@@ -13,7 +13,7 @@ import { lazy, memo, useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import Svg from 'react-native-svg';
-import { drawPiecesOn } from '../../core-later/to-come';
+import { drawAlterations, drawPiecesOn } from '../../core-later/to-come';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { BarButton } from '../../ui/BarButton';
 import { Quiet } from '../../ui/Part';
@@ -26,7 +26,15 @@ import { MarkView } from './MarkView';
 import { roomForSuspects, suspectsOnPlan } from './overlay/misclosure-words';
 import { Overlay } from './overlay/Overlay';
 import { useMisclosures } from './readings/use-misclosures';
-import { selectFace, selectFloor, selectLook, selectParted, selectShownFloor, selectShownPieces } from './selectors';
+import {
+  selectFace,
+  selectFloor,
+  selectLook,
+  selectOption,
+  selectParted,
+  selectShownFloor,
+  selectShownPieces,
+} from './selectors';
 import { bendHandle } from './tools/grips';
 import { TOOL_HINTS } from './tool-names';
 import { UnderlayLayer } from './underlay/UnderlayLayer';
@@ -119,6 +127,7 @@ const ShownDrawing = memo(function ShownDrawing(look: Look) {
   const whole = useLaidOut(parted?.rest ?? shown, look.lettering, parted !== null, over, useNotes());
   const part = useLaidOut(parted?.part ?? null, look.lettering, true, over, null);
   const standing = usePieces(look.lettering);
+  const altered = useAltered(look.lettering);
   const at = whole.findIndex(({ key }) => key === WALLS);
   return (
     <>
@@ -129,6 +138,7 @@ const ShownDrawing = memo(function ShownDrawing(look: Look) {
       <Parts parts={whole.filter(({ key }, i) => key !== FLOORS && i < at)} {...look} />
       <Parts parts={standing} {...look} />
       <Parts parts={whole.filter(({ key }, i) => key !== FLOORS && i >= at)} {...look} />
+      <Parts parts={altered} {...look} />
       <Parts parts={part.filter(({ key }) => key !== FLOORS)} {...look} />
     </>
   );
@@ -157,6 +167,18 @@ function usePieces(lettering: number): readonly DrawingPart[] {
     if (!came || !floor) return NOTHING;
     return drawPiecesOn(floor, { lettering, pieces, notes: { whole: floor, near }, ...look });
   }, [came, floor, near, pieces, look, lettering]);
+}
+
+/** What the option that is looked at alters of the house. */
+function useAltered(lettering: number): readonly DrawingPart[] {
+  const came = useAppSelector((state) => state.view.roomsCame > 0);
+  const floor = useAppSelector(selectFloor);
+  const plan = useAppSelector((state) => state.plan.plan);
+  const option = useAppSelector(selectOption);
+  return useMemo(
+    () => (came && plan && floor && option !== null ? drawAlterations(plan, floor, option, lettering) : NOTHING),
+    [came, plan, floor, option, lettering],
+  );
 }
 
 /** A floor laid out; anew when it or the step of zoom changes, not when the sheet is moved. */

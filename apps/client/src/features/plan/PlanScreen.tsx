@@ -23,6 +23,7 @@ import { bringNotes, wantsNotes } from './notes/notes-room';
 import { bringPieces, wantsPieces } from './pieces/pieces-room';
 import { PartsBar } from './parts/PartsBar';
 import { PARTS } from './parts/parts';
+import { OptionBar } from './pieces/OptionBarShown';
 import { usePartInAddress } from './parts/use-part-in-address';
 import type { PlanState } from './plan-state';
 import { closeJob, openJob, openReadable } from './session';
@@ -114,6 +115,7 @@ function HandLayout() {
             <View style={styles.underParts}>
               <OpenEnds />
               <WorkBar />
+              <OptionBar />
             </View>
             <FirstSteps />
             <Notice />

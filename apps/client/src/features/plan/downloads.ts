@@ -67,8 +67,11 @@ const handedTable = (name: string, rows: () => readonly Row[] | Promise<readonly
     const { toCsv } = await import('@velvet-tape/formats/csv');
     download(`${name}.csv`, 'text/csv', `\uFEFF${toCsv(await rows())}`);
   });
-const rowsOf = async (what: 'rooms' | 'readings' | 'openings' | 'pieces', plan: Plan, floor = ''): Promise<readonly Row[]> =>
-  (await filesWorker()).rows(what, plan, floor);
+const rowsOf = async (
+  what: 'rooms' | 'readings' | 'openings' | 'pieces',
+  plan: Plan,
+  floor = '',
+): Promise<readonly Row[]> => (await filesWorker()).rows(what, plan, floor);
 
 /** The rooms of the job as CSV. */
 export const downloadRooms = (plan: Plan) =>

@@ -59,6 +59,7 @@ const slice = createSlice({
     opened: (state, { payload }: PayloadAction<Plan>) => {
       Object.assign(state, { loading: 'ready', plan: payload, known: payload, tool: toolToBegin(payload) });
       state.floor = groundFloor(payload).id;
+      state.option = Object.values(payload.options).find(({ chosen }) => chosen)?.id ?? null;
     },
     /** As it was when it was left. */
     takenUpAgain: (state, { payload }: PayloadAction<Pick<PlanState, 'past' | 'future' | 'floor'>>) => {
@@ -83,6 +84,12 @@ const slice = createSlice({
     },
     previewed: (state, { payload }: PayloadAction<PlanState['preview']>) => {
       Object.assign(state, { preview: payload });
+    },
+    /** Another option is looked at, or the measured house. */
+    optionShown: (state, { payload }: PayloadAction<string | null>) => {
+      state.option = payload;
+      state.preview = null;
+      select(state as PlanState, { kind: 'nothing' });
     },
     /** Another floor is looked at. */
     floorChosen: (state, { payload }: PayloadAction<string>) => {

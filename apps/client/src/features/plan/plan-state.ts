@@ -133,6 +133,8 @@ export interface PlanState {
   past: Step[];
   future: Step[];
   floor: string;
+  /** The option that is looked at; null: the measured house. */
+  option: string | null;
   tool: ToolName;
   /** The last one in hand that is not always in the row. */
   lastTool: ToolName;
@@ -169,6 +171,7 @@ export interface PlanState {
     | 'areas'
     | 'floors'
     | 'pieces'
+    | 'options'
     | 'catalogue'
     | 'sheets'
     | 'history'
@@ -208,6 +211,7 @@ export const initial: PlanState = {
   past: [],
   future: [],
   floor: 'ground',
+  option: null,
   tool: 'choose',
   lastTool: 'walk',
   toolsOpen: false,

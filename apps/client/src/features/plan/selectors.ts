@@ -185,12 +185,20 @@ export const selectShownFloor = createSelector(
     plan ? deriveFloor((preview?.near ? null : preview?.plan) ?? proposed?.plan ?? plan, floor) : null,
 );
 
-/** The pieces as they are shown: with what is being dragged. A part of the plan that is dragged has none of its own. */
+/** The option that is looked at; null: the measured house. */
+export const selectOption = ({ plan: { plan, option } }: RootState): string | null =>
+  plan && option !== null && Object.hasOwn(plan.options, option) ? option : null;
+
+/** Those that are there in all options, and in this one. */
+const piecesIn = (pieces: Plan['pieces'] | undefined, own: string | null): Plan['pieces'] =>
+  Object.fromEntries(Object.entries(pieces ?? {}).filter(([, { option }]) => option === '' || option === own));
+export const selectPieces = createSelector([(state: RootState) => state.plan.plan?.pieces, selectOption], piecesIn);
+
+/** The same as they are shown: with what is being dragged. A part of the plan that is dragged has none of its own. */
 export const selectShownPieces = createSelector(
-  [selectPlan, selectPreview],
-  (plan, preview) => (preview && !preview.near ? preview.plan : plan)?.pieces ?? NO_PIECES,
+  [({ plan: { plan, preview } }: RootState) => (preview && !preview.near ? preview.plan : plan)?.pieces, selectOption],
+  piecesIn,
 );
-const NO_PIECES: Plan['pieces'] = {};
 
 /** What of the plan shows on the screen. */
 export const selectLook = createSelector(

@@ -3,7 +3,7 @@ import { randomSeed } from '../../store/seed';
 import { edit, preview } from './edit';
 import { planActions } from './plan-slice';
 import { selectOtherFloor } from './floors/other-floor';
-import { selectFloor } from './selectors';
+import { selectFloor, selectOption, selectPieces } from './selectors';
 import { takeSeenAt } from './underlay/find-commands';
 import { seenUnderlay } from './underlay/seen';
 import { selectTraced } from './underlay/selectors';
@@ -52,7 +52,8 @@ export function sheetBench(dispatch: AppDispatch, getState: () => RootState): Be
     takeSeen: (at, reach) => dispatch(takeSeenAt(at, reach)),
     ask: (at) => dispatch(planActions.pointed(at)),
     lettering: () => LETTERING / letteringStep(getState().view.view.scale),
-    pieces: () => getState().plan.plan!.pieces,
+    pieces: () => selectPieces(getState()),
+    option: () => selectOption(getState()),
     looks: () => getState().plan.plan!,
     pan: (dx, dy) => dispatch(viewActions.panned({ x: dx, y: dy })),
     drawn: (id) => dispatch(roomDrawn(id)),

@@ -8,6 +8,7 @@ import { floorsEdits } from './floors';
 import { flushEdits } from './flush';
 import { labelsEdits } from './labels';
 import { looksEdits } from './looks';
+import { optionsEdits } from './options';
 import { piecesEdits } from './pieces';
 import { roofsEdits } from './roofs';
 import { sheetsEdits } from './sheets';
@@ -26,6 +27,7 @@ export const LATER_EDITS = {
   ...flushEdits,
   ...labelsEdits,
   ...looksEdits,
+  ...optionsEdits,
   ...piecesEdits,
   ...roofsEdits,
   ...sheetsEdits,

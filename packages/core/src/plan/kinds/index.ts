@@ -1,4 +1,5 @@
 import type { Collection, Id } from '../values';
+import { type Alteration, type AlterationEnd, alterationEndKind, alterationKind } from './alterations';
 import { type Break, breakKind } from './breaks';
 import { type Corner, cornerKind } from './corners';
 import { type Dimension, dimensionKind } from './dimensions';
@@ -11,6 +12,7 @@ import { type NamedLook, lookKind } from './looks';
 import { type Annotation, annotationKind } from './annotations';
 import { type OpeningType, openingTypeKind } from './opening-types';
 import { type PlacedOpening, openingKind } from './openings';
+import { type Option, optionKind } from './options';
 import { type Piece, pieceKind } from './pieces';
 import { type DimensionPoint, pointKind } from './points';
 import { type Reading, readingKind } from './readings';
@@ -43,7 +45,10 @@ export interface Entities {
   readonly dimensions: Dimension;
   readonly points: DimensionPoint;
   readonly annotations: Annotation;
+  readonly options: Option;
   readonly pieces: Piece;
+  readonly alterations: Alteration;
+  readonly alterationEnds: AlterationEnd;
   readonly looks: NamedLook;
   readonly sheets: Sheet;
   readonly frames: SheetFrame;
@@ -71,7 +76,10 @@ export const KINDS: { readonly [C in CollectionName]: Kind<Entities[C], Collecti
   dimensions: dimensionKind,
   points: pointKind,
   annotations: annotationKind,
+  options: optionKind,
   pieces: pieceKind,
+  alterations: alterationKind,
+  alterationEnds: alterationEndKind,
   looks: lookKind,
   sheets: sheetKind,
   frames: frameKind,

@@ -20,7 +20,10 @@ export type CollectionName =
   | 'dimensions'
   | 'points'
   | 'annotations'
+  | 'options'
   | 'pieces'
+  | 'alterations'
+  | 'alterationEnds'
   | 'looks'
   | 'sheets'
   | 'frames';

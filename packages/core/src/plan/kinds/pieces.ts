@@ -63,6 +63,8 @@ export interface Piece {
   readonly mirrored: boolean;
   /** It belongs to the house, as a bath does. */
   readonly fixed: boolean;
+  /** The option it is part of; empty: it is there in all of them. */
+  readonly option: Id;
   readonly colour: RoomColour | null;
   readonly note: string;
   readonly maker: string;
@@ -86,6 +88,7 @@ export const NEW_PIECE = {
   gap: 0,
   mirrored: false,
   fixed: false,
+  option: '',
   colour: null,
   note: '',
   maker: '',
@@ -120,6 +123,15 @@ const onPiece: Reference<Piece, object> = {
 
 const atWall = onItsWall<never>('A piece has lost its wall.', { gone: 'drop' }) as unknown as Reference<Piece, object>;
 
+const inOption: Reference<Piece, object> = {
+  to: 'options',
+  ids: ({ option }) => (option ? [option] : []),
+  with: (piece, other) => (piece.option ? { ...piece, option: other(piece.option) } : piece),
+  lost: () => 'A piece is in no option.',
+  elsewhere: null,
+  gone: 'drop',
+};
+
 const text = z.string().max(LONGEST_NAME);
 
 export const pieceKind: Kind<Piece, WithPieces> = {
@@ -144,6 +156,7 @@ export const pieceKind: Kind<Piece, WithPieces> = {
     gap: millimetres,
     mirrored: z.boolean(),
     fixed: z.boolean(),
+    option: id.or(z.literal('')),
     colour: z.enum(ROOM_COLOURS).nullable(),
     note,
     maker: text,
@@ -175,7 +188,7 @@ export const pieceKind: Kind<Piece, WithPieces> = {
     theName,
     together('the size', 'form', 'width', 'depth', 'height', 'builtIn'),
     together('the place', 'floor', 'stand', 'up', 'gap', 'mirrored', 'order'),
-    together('whether it belongs to the house', 'fixed'),
+    together('whether it belongs to the house', 'fixed', 'option'),
     together('the colour', 'colour'),
     theNote,
     together('the maker', 'maker'),
@@ -185,7 +198,7 @@ export const pieceKind: Kind<Piece, WithPieces> = {
     together('the layer', 'layer'),
     together('what was heard', 'heard'),
   ],
-  refers: [onFloor('piece'), atWall, onPiece],
+  refers: [onFloor('piece'), atWall, onPiece, inOption],
   unsound: (piece, { pieces }) => {
     let at: Piece | undefined = piece;
     for (let i = 0; at && i <= MOST_ON_EACH_OTHER; i += 1) {

@@ -81,6 +81,7 @@ const NoteMarks = (props: MarksProps<Of<'note'>>) => (
 const PieceTiles = later(() => ofPieces('PieceTiles'));
 const PieceCopies = later(() => ofPieces('PieceCopies'));
 const PieceModules = later(() => ofPieces('PieceModules'));
+const PieceGetIn = later(() => ofPieces('PieceGetIn'));
 const PieceAbout = later(() => ofPieces('PieceAbout'));
 const MarkedPiece = piece(() => ofPieces('PieceMarks'));
 const PieceMarks = (props: MarksProps<Of<'piece'>>) => (
@@ -88,6 +89,7 @@ const PieceMarks = (props: MarksProps<Of<'piece'>>) => (
     <MarkedPiece {...props} />
   </Quiet>
 );
+const isOne = ({ plan: { selection } }: RootState): boolean => selection.kind === 'piece' && selection.ids.length === 1;
 const hasModules = ({ plan: { plan, selection } }: RootState): boolean =>
   selection.kind === 'piece' && selection.ids.length === 1 && plan?.pieces[selection.ids[0]!]?.builtIn !== null;
 
@@ -159,6 +161,7 @@ const PARTS: { readonly [K in Selection['kind']]: Parts<Of<K>> } = {
       { ...FIGURES, Tiles: PieceTiles },
       { panel: 'copies', label: 'Copies', icon: 'content-copy', Tiles: PieceCopies },
       { panel: 'made', label: 'Made of', icon: 'table', Content: PieceModules, when: hasModules },
+      { panel: 'in', label: 'Gets in?', icon: 'door-open', Content: PieceGetIn, when: isOne },
       { panel: 'about', label: 'About it', icon: 'label-outline', Content: PieceAbout },
     ],
   },

@@ -20,7 +20,7 @@ const {
   WalkList,
   WideToolbar,
 } = lent();
-const { WorkBar, ZoomButtons, useAppSelector, useSides } = lent();
+const { OptionBar, WorkBar, ZoomButtons, useAppSelector, useSides } = lent();
 
 /** On a wide screen: ledger, sheet and inspector beside each other, as wide as one wants them. */
 export default function Desk() {
@@ -47,6 +47,7 @@ export default function Desk() {
             <OpenEnds />
             <ZoomButtons />
             <WorkBar />
+            <OptionBar />
             <FirstSteps />
             <Notice />
             <Listing />

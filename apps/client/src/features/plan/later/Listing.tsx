@@ -19,12 +19,16 @@ const LISTS: Record<ListName, LazyExoticComponent<(props: { floor: DerivedFloor 
   floors: piece(() => import('../floors/FloorsList')),
   history: piece(() => import('../history/HistoryList')),
   pieces: piece(() => ofPieces('PiecesList')),
+  options: piece(() => ofPieces('OptionsPart')),
   catalogue: piece(() => ofPieces('Catalogue')),
   sheets: piece(() => import('../sheets/SheetsPart')),
   looks: piece(() => import('../looks/LooksList')),
   keys: piece(() => import('../desk/Keys')),
   openings: piece(() => import('../schedule/ScheduleList')),
 };
+
+/** They take all of the sheet. */
+const WHOLE: readonly ListName[] = ['floors', 'sheets', 'options'];
 
 /** The list that is open, over the sheet. */
 export function Listing() {
@@ -39,7 +43,7 @@ export function Listing() {
     <View
       style={[
         styles.panel,
-        (listing === 'floors' || listing === 'sheets') && styles.sheet,
+        WHOLE.includes(listing) && styles.sheet,
         !wide && styles.under,
         { backgroundColor: colours.chalk, borderColor: colours.brassDeep },
       ]}

@@ -28,6 +28,9 @@ export {
   surfaceContains,
   OPENING_FORMS,
   headroomInWords,
+  drawFloor,
+  drawnBox,
+  lookOf,
   drawSection,
   slopeInWords,
   slopesSeen,
@@ -37,7 +40,10 @@ export {
   structuralSize,
   traySpecs,
   typeName,
+  usualSpec,
   usualSpecs,
+  standOnFace,
+  faceByKey,
   alongOf,
   boxOf,
   cornersOf,
@@ -50,6 +56,7 @@ export {
   finenessOf,
   floorBeside,
   floorHeight,
+  decimalMark,
   decimals,
   floorsInOrder,
   perPixelAt,
@@ -110,6 +117,7 @@ export { ProposalBelow } from '../sketching/parts';
 export { endOfWalk } from '../sketching/walk';
 export { chooseLine } from '../sketching/walk-commands';
 export { edit, preview } from '../edit';
+export { fitted } from '../fitted';
 export { FloorsOver } from '../floors/FloorsOver';
 export { FloorPicture } from '../FloorPicture';
 export { FirstSteps } from '../first-steps/FirstSteps';
@@ -144,6 +152,8 @@ export {
   selectFace,
   selectFloor,
   selectOpening,
+  selectOption,
+  selectPieces,
   selectProposal,
   selectRoom,
   selectShownFloor,
@@ -178,6 +188,7 @@ export { WANTED, distancesOf, sidesOf } from '../underlay/marks';
 export { selectUnderlay, selectUnderlays } from '../underlay/selectors';
 export { underlayActions } from '../underlay/underlay-slice';
 export { markWords, placeWords, scaleWords, underlayWords } from '../underlay/words';
+export { OptionBar } from '../pieces/OptionBarShown';
 export { WorkBar } from '../underlay/WorkBar';
 export { WalkClosing, WalkList } from '../walk/pieces';
 export { ZoomButtons } from '../ZoomButtons';

@@ -16,6 +16,7 @@ export const PARTS: readonly {
   { name: 'areas', label: 'Areas', icon: 'texture-box' },
   { name: 'readings', label: 'Readings', icon: 'format-list-numbered' },
   { name: 'pieces', label: 'Pieces', icon: 'sofa-outline', wide: true },
+  { name: 'options', label: 'Options', icon: 'table', wide: true },
   { name: 'sheets', label: 'Sheets', icon: 'file-image-outline' },
   { name: 'history', label: 'History', icon: 'history' },
   { name: 'details', label: 'This job', icon: 'home-outline', wide: true },

@@ -8,7 +8,7 @@ import { lent } from '../later/lent';
 import { Swatches } from './Swatches';
 import { chosenOf, standingNow } from './standing';
 
-const { Written, edit, planActions, useAppDispatch, useAppSelector } = lent();
+const { Written, edit, planActions, selectOption, useAppDispatch, useAppSelector } = lent();
 
 /** What a piece is called, who made it, what it costs; whether it belongs to the house. */
 export default function PieceAbout() {
@@ -16,6 +16,7 @@ export default function PieceAbout() {
   const colours = useColours();
   const chosen = useAppSelector((state) => state.plan.selection);
   const all = useAppSelector(standingNow);
+  const option = useAppSelector(selectOption);
   const one = chosen.kind === 'piece' ? chosenOf(all, chosen)[0] : undefined;
   if (!one) return null;
   const { piece } = one;
@@ -43,12 +44,16 @@ export default function PieceAbout() {
         {line('Layer', piece.layer, (layer) => change({ layer }))}
       </View>
       <ListBar>
-        <BarButton label="Loose" chosen={!piece.fixed} onPress={() => change({ fixed: false })} />
+        <BarButton
+          label="Loose"
+          chosen={!piece.fixed}
+          onPress={() => change({ fixed: false, option: piece.option || (option ?? '') })}
+        />
         <BarButton
           label="Fixed"
           says="Fixed: it belongs to the house"
           chosen={piece.fixed}
-          onPress={() => change({ fixed: true })}
+          onPress={() => change({ fixed: true, option: '' })}
         />
         <Swatches now={piece.colour} take={(colour) => change({ colour })} />
       </ListBar>

@@ -6,6 +6,7 @@ import { Circle, G, Path } from '../../../ui/svg';
 import type { HouseColours } from '../../../ui/theme';
 import { lent } from '../later/lent';
 import { clearOf } from './chosen-piece';
+import { GetInMarks } from './GetInMarks';
 import { handlesOf } from './holding';
 import { chosenOf, standingShown } from './standing';
 
@@ -41,6 +42,7 @@ export default function PieceMarks({ floor, colours, px, reach }: Props): ReactE
       />
       {held.length === 1 && (
         <>
+          <GetInMarks piece={one.piece.id} floor={floor.floor} colours={colours} />
           <Clear one={one} colours={colours} px={px} units={floor.plan.job.units} />
           <Handles one={one} colours={colours} px={px} reach={reach} />
         </>

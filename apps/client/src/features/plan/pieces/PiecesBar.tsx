@@ -6,6 +6,7 @@ import { BarButton } from '../../../ui/BarButton';
 import { FONTS, useColours } from '../../../ui/theme';
 import { lent } from '../later/lent';
 import { recentForms } from './in-hand';
+import { isNewWall } from './new-wall';
 import { PieceTile, TILES } from './PieceTile';
 
 const { planActions, selectFloor, surfaceContains, toHouse, useAppDispatch, useAppSelector } = lent();
@@ -25,6 +26,7 @@ export default function PiecesBar() {
     const room = floor?.rooms.find(({ outline }) => surfaceContains(outline.rings, middle));
     return room?.room.name ?? '';
   });
+  const listing = useAppSelector((state) => state.plan.listing);
   const [words, setWords] = useState('');
   const { findPieces, offeredIn, pieceKindOf, roomFor } = laterRooms();
   const shown = useMemo(() => {
@@ -37,8 +39,10 @@ export default function PiecesBar() {
   }, [words, name, findPieces, offeredIn, pieceKindOf, roomFor]);
   const take = (taken: string) =>
     dispatch(planActions.choicesMade({ piece: { form: taken === form ? null : taken, adding: false } }));
-  const inHand = form ? pieceKindOf(form) : null;
+  const inHand = form && !isNewWall(form) ? pieceKindOf(form) : null;
   const list = inHand && !shown.includes(inHand) ? [inHand, ...shown.slice(0, SHOWN - 1)] : shown;
+  // under a list it would take its room
+  if (listing !== null) return null;
   return (
     <View style={styles.all} testID="pieces-tray">
       <View style={styles.line}>
@@ -57,6 +61,7 @@ export default function PiecesBar() {
           says="The list of pieces"
           onPress={() => dispatch(planActions.listed('pieces'))}
         />
+        <BarButton icon="table" label="Options" onPress={() => dispatch(planActions.listed('options'))} />
         <BarButton
           icon="view-grid-plus-outline"
           label="All"

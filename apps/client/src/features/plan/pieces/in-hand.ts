@@ -24,7 +24,12 @@ export function puttingDown(bench: Bench, kind: PieceKind, at: Point, how: { rea
     others: on(bench),
   });
   const up = stand.kind === 'piece' ? 0 : piece.up;
-  return { intent: { kind: 'addPiece', floor: bench.floor().floor, piece: { ...piece, up, stand } } as const, guides };
+  // what is fixed belongs to the house, what is loose to the option that is looked at
+  const option = piece.fixed ? '' : (bench.option() ?? '');
+  return {
+    intent: { kind: 'addPiece', floor: bench.floor().floor, piece: { ...piece, up, stand, option } } as const,
+    guides,
+  };
 }
 
 /** Puts it down; it is then chosen. False where it was refused. */

@@ -2,6 +2,7 @@ import { lent } from '../later/lent';
 import { type Bench, type Pointer, type Tool } from '../tools/tool';
 import { pieceChosen, pieceDrag, pieceUnder } from './holding';
 import { putDownAt } from './in-hand';
+import { isNewWall, keepNewWall, newWallLine } from './new-wall';
 import type { PieceDrag } from './pieces-room';
 
 const { isTap, planActions, store } = lent();
@@ -9,18 +10,21 @@ const { isTap, planActions, store } = lent();
 type State =
   | { readonly kind: 'idle' }
   | { readonly kind: 'pressed'; readonly from: Pointer; readonly piece: string | null }
+  | { readonly kind: 'drawing'; readonly from: Pointer; readonly form: string }
   | { readonly kind: 'panning'; readonly px: Pointer['px'] }
   | { readonly kind: 'dragging'; readonly drag: PieceDrag; readonly seed: string };
 
 /**
  * Puts pieces down and moves them: a tap puts down the kind in hand, or chooses the piece that is there; a drag takes along a piece, chosen or not, else the sheet.
- * idle → pressed → dragging or panning → idle
+ * idle → pressed → dragging, drawing or panning → idle
  */
 export function piecesTool(bench: Bench): Tool {
   let state: State = { kind: 'idle' };
 
   const tap = (pointer: Pointer, piece: string | null) => {
     const { form, adding } = bench.choices().piece;
+    // a new wall is drawn, not tapped
+    if (isNewWall(form)) return;
     if (piece && (!form || adding)) bench.select(pieceChosen(bench, piece));
     else if (form) {
       // in hand it is no longer: the next tap is for what was put down
@@ -32,7 +36,7 @@ export function piecesTool(bench: Bench): Tool {
 
   return {
     get busy() {
-      return state.kind === 'dragging';
+      return state.kind === 'dragging' || state.kind === 'drawing';
     },
     down(pointer) {
       state = { kind: 'pressed', from: pointer, piece: pieceUnder(bench, pointer) };
@@ -41,6 +45,11 @@ export function piecesTool(bench: Bench): Tool {
       if (state.kind === 'pressed') {
         const { from, piece } = state;
         if (isTap(from.px, pointer.px)) return;
+        const { form } = bench.choices().piece;
+        if (isNewWall(form)) {
+          state = { kind: 'drawing', from, form: form! };
+          return;
+        }
         let drag = pieceDrag(bench, from);
         if (!drag && piece) {
           bench.select(pieceChosen(bench, piece));
@@ -51,13 +60,20 @@ export function piecesTool(bench: Bench): Tool {
       if (state.kind === 'panning') {
         bench.pan(pointer.px.x - state.px.x, pointer.px.y - state.px.y);
         state = { kind: 'panning', px: pointer.px };
+      } else if (state.kind === 'drawing') {
+        const { a, b } = newWallLine(bench, state.from, pointer);
+        bench.lasso([a.at, b.at]);
       } else if (state.kind === 'dragging') bench.preview(state.drag(pointer), state.seed);
     },
     up(pointer) {
       const was = state;
       state = { kind: 'idle' };
       if (was.kind === 'pressed') tap(pointer, was.piece);
-      else if (was.kind === 'dragging') {
+      else if (was.kind === 'drawing') {
+        bench.lasso([]);
+        if (keepNewWall(bench, was.from, pointer, was.form))
+          store.dispatch(planActions.choicesMade({ piece: { form: null, adding: false } }));
+      } else if (was.kind === 'dragging') {
         const intent = was.drag(pointer);
         if (intent) bench.commit(intent, was.seed);
         else bench.preview(null, was.seed);
@@ -67,6 +83,7 @@ export function piecesTool(bench: Bench): Tool {
     cancel() {
       if (state.kind === 'dragging') bench.preview(null, state.seed);
       bench.guide([]);
+      bench.lasso([]);
       state = { kind: 'idle' };
     },
   };

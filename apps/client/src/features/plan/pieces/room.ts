@@ -2,8 +2,11 @@
 export { default as Catalogue } from './Catalogue';
 export { chosenPiece } from './chosen-piece';
 export { pieceChosen, pieceDrag, pieceUnder } from './holding';
+export { default as OptionBar } from './OptionBar';
+export { default as OptionsPart } from './OptionsPart';
 export { default as PieceAbout } from './PieceAbout';
 export { default as PieceCopies } from './PieceCopies';
+export { default as PieceGetIn } from './PieceGetIn';
 export { default as PieceMarks } from './PieceMarks';
 export { default as PieceModules } from './PieceModules';
 export { default as PieceTiles } from './PieceTiles';

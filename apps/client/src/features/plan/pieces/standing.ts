@@ -5,7 +5,7 @@ import type { RootState } from '../../../store/store';
 import { lent } from '../later/lent';
 import type { Of } from '../chosen/chosen-kind';
 
-const { selectFloor, selectShownFloor, selectShownPieces } = lent();
+const { selectFloor, selectPieces, selectShownFloor, selectShownPieces } = lent();
 
 /** The pieces of a floor where they stand. */
 export const standing = (pieces: Plan['pieces'], floor: DerivedFloor): readonly PieceOnFloor[] =>
@@ -14,7 +14,7 @@ export const standing = (pieces: Plan['pieces'], floor: DerivedFloor): readonly 
 /** Those of the plan as it is, and as it is shown. */
 export const standingNow = (state: RootState): readonly PieceOnFloor[] => {
   const floor = selectFloor(state);
-  return floor && state.plan.plan ? standing(state.plan.plan.pieces, floor) : [];
+  return floor ? standing(selectPieces(state), floor) : [];
 };
 export const standingShown = (state: RootState): readonly PieceOnFloor[] => {
   const floor = selectShownFloor(state);

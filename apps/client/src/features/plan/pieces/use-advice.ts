@@ -4,7 +4,7 @@ import { laterRooms } from '../../../core-later/to-come';
 import { lent } from '../later/lent';
 import { standing } from './standing';
 
-const { selectFloor, useAppSelector } = lent();
+const { selectFloor, selectPieces, useAppSelector } = lent();
 
 let last: { pieces: Plan['pieces']; floor: DerivedFloor; advice: readonly PieceAdvice[] } | null = null;
 
@@ -12,8 +12,8 @@ let last: { pieces: Plan['pieces']; floor: DerivedFloor; advice: readonly PieceA
 export function useAdvice(): readonly PieceAdvice[] {
   return useAppSelector((state) => {
     const floor = selectFloor(state);
-    const pieces = state.plan.plan?.pieces;
-    if (!floor || !pieces) return NOTHING;
+    if (!floor) return NOTHING;
+    const pieces = selectPieces(state);
     if (last?.pieces !== pieces || last.floor !== floor)
       last = { pieces, floor, advice: laterRooms().adviceOn(floor, standing(pieces, floor)) };
     return last.advice;

@@ -52,8 +52,10 @@ export interface Bench {
   ask(at: Point): void;
   /** Height of body lettering as it is drawn, mm of the house. */
   lettering(): number;
-  /** The pieces of the plan, as they are without what is being dragged. */
+  /** The pieces of the option that is looked at, as they are without what is being dragged. */
   pieces(): Plan['pieces'];
+  /** That option; null: the measured house. */
+  option(): string | null;
   /** Looks of the job’s own. */
   looks(): Pick<Plan, 'looks'>;
   /** Move the sheet under the finger, px. */
