@@ -8,6 +8,7 @@ export let drawNotes: Rooms['drawNotes'] = () => [];
 export let drawFloorHatches: Rooms['drawFloorHatches'] = () => [];
 export let drawWallHatches: Rooms['drawWallHatches'] = () => [];
 export let drawPiecesOn: Rooms['drawPiecesOn'] = () => [];
+export let withoutGone: Rooms['withoutGone'] = (parts) => parts;
 export let drawAlterations: Rooms['drawAlterations'] = () => [];
 // whoever asks for these comes with them
 export let wallsToCarry: Rooms['wallsToCarry'];
@@ -20,7 +21,7 @@ let came: Rooms | null = null;
 
 export function come(rooms: Rooms): void {
   came = rooms;
-  ({ LATER_EDITS, drawNotes, drawFloorHatches, drawWallHatches, drawPiecesOn, drawAlterations } = rooms);
+  ({ LATER_EDITS, drawNotes, drawFloorHatches, drawWallHatches, drawPiecesOn, drawAlterations, withoutGone } = rooms);
   ({ wallsToCarry, cutFloor, drawSection, leastHeadroom, stairChecks } = rooms);
 }
 

@@ -1,5 +1,6 @@
 import type { Plan } from '@velvet-tape/core';
 import { DemoBuilder, type PictureOnPaper } from './builder';
+import { furnish } from './ferry-furniture';
 import { CELLAR } from './cellar-photo';
 
 /** The former ticket house of a river ferry, being turned into a small holiday let. All invented. */
@@ -130,18 +131,23 @@ export function ferryHouse(cellar: PictureOnPaper): { id: string; plan: Plan } {
     ],
     { width: 700, risers: 11, going: 190, turn: 270, open: true, nosing: 30, rail: 'left' },
   );
-  upperFloor(build, { hall, waiting, kitchen });
+  const upstairs = upperFloor(build, { hall, waiting, kitchen });
   build.goTo('ground');
   build.covered(waiting, 'Oak boards');
   build.covered(kitchen, 'Quarry tiles');
   build.write('Damp to 0.60 m', { x: 5250, y: 6700 }, { x: bottomLeft.x + 350, y: bottomLeft.y - 60 });
   build.sign('double socket', { x: 420, y: 4900 }, 90);
+  furnish(build, { waiting, ...upstairs });
+  build.goTo('ground');
   build.sheets('listing plan', 'A3');
   return { id: 'ferry-house', plan: build.plan };
 }
 
 /** Two bedrooms, a landing and a place for linen over the hall, the waiting room and the kitchen; the bay, the round wall and the lean-to stay below. */
-function upperFloor(build: DemoBuilder, below: { hall: string; waiting: string; kitchen: string }): void {
+function upperFloor(
+  build: DemoBuilder,
+  below: { hall: string; waiting: string; kitchen: string },
+): { linen: string; upper: string } {
   build.goTo('ground');
   const [hall, waiting] = [build.face(below.hall, 'right'), build.face(below.waiting, 'right')];
   const kitchen = build.face(below.kitchen, 'bottom');
@@ -154,7 +160,7 @@ function upperFloor(build: DemoBuilder, below: { hall: string; waiting: string; 
     ],
     { turns: [{ after: 10, angle: 90, by: 'winders' }] },
   );
-  build.addFloor('above', 'Upper floor');
+  const upper = build.addFloor('above', 'Upper floor');
   const landing = build.outline('Landing', [
     first,
     { x: waiting.a.x, y: first.y },
@@ -182,4 +188,5 @@ function upperFloor(build: DemoBuilder, below: { hall: string; waiting: string; 
   build.heightUp(garden, 'top', '0.80', '2.14');
   build.dormer(garden, 'top', '1.80', { width: '1.60', depth: '1.50', height: '2.25' });
   build.opening('roof light', river, 'bottom', '1.20', { width: '0.78', height: '0.98', sill: '1.60' });
+  return { linen, upper };
 }

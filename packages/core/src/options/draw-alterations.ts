@@ -58,6 +58,32 @@ export function drawAlterations(
   return [{ key: 'alterations', apart: false, marks: [...gone, ...fresh, ...chalk] }, ...openings];
 }
 
+/** The doors and windows of the measured house that are not there in an option: closed, or gone with their wall. */
+export function goneOpenings(plan: Pick<Plan, 'alterations' | 'openings'>, option: Id | null): ReadonlySet<Id> {
+  const own = Object.values(plan.alterations).flatMap((each) => (each.option === option ? [each.altered] : []));
+  const walls = new Set(own.flatMap((altered) => (altered.kind === 'wall gone' ? [altered.wall] : [])));
+  return new Set([
+    ...own.flatMap((altered) => (altered.kind === 'opening gone' ? [altered.opening] : [])),
+    ...Object.values(plan.openings).flatMap(({ id, wall }) => (walls.has(wall) ? [id] : [])),
+  ]);
+}
+
+/** A drawing of the measured floor without them. */
+export function withoutGone(
+  parts: readonly DrawingPart[],
+  plan: Pick<Plan, 'alterations' | 'openings'>,
+  option: Id | null,
+): readonly DrawingPart[] {
+  const gone = goneOpenings(plan, option);
+  if (gone.size === 0) return parts;
+  const keys = new Set([...gone].flatMap((id) => [`opening ${id}`, `number ${id}`]));
+  return parts.map((part) =>
+    keys.has(part.key)
+      ? { ...part, marks: [] }
+      : { ...part, marks: part.marks.filter(({ key, unit }) => !keys.has(unit ?? key)) },
+  );
+}
+
 const path = (role: Mark['role'], key: string, rings: readonly (readonly { x: number; y: number }[])[]): Mark => ({
   kind: 'path',
   role,

@@ -1,3 +1,3 @@
 export { type OptionFigures, figuresOf, planOfOption, storageOf } from './compare';
-export { drawAlterations } from './draw-alterations';
+export { drawAlterations, goneOpenings, withoutGone } from './draw-alterations';
 export { type OptionHouse, houseOfOption, piecesOfOption } from './with-option';

@@ -18,7 +18,7 @@ import { settle } from '../edits/settle';
 
 /** The house as an option has it. */
 export interface OptionHouse {
-  /** Without pieces. */
+  /** Without pieces and readings. */
   readonly plan: Plan;
   /** Walls that were not measured: they are new. */
   readonly fresh: ReadonlySet<Id>;
@@ -42,9 +42,12 @@ export function houseOfOption(plan: Plan, option: Id): OptionHouse {
   if (!same) last = { plan, houses: new Map() };
   const { houses } = last!;
   let house = houses.get(option);
-  if (!house) houses.set(option, (house = altered({ ...plan, pieces: {} }, option)));
+  if (!house) houses.set(option, (house = altered({ ...plan, ...BARE }, option)));
   return house;
 }
+
+/** What is read has been fitted: what is altered afterwards moves nothing that was measured. */
+const BARE = { pieces: {}, readings: {}, gaps: {} } as const;
 
 function altered(measured: Plan, option: Id): OptionHouse {
   const all = Object.values(measured.alterations).filter((each) => each.option === option);

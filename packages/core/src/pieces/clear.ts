@@ -1,5 +1,6 @@
-import type { DerivedFloor } from '../derived';
-import { type Point, type Ring, flattened } from '../geometry';
+import type { DerivedFloor, DerivedRoom } from '../derived';
+import { type Point, type Ring, flattened, union } from '../geometry';
+import { onceFor } from '../memory';
 import { surfaceContains } from '../rooms';
 import { type PieceFrame, type PieceOnFloor, inFrame, middleOfPiece } from './on-floor';
 import type { Side } from './kind';
@@ -23,10 +24,43 @@ export const inTheWay = (on: PieceOnFloor, all: readonly PieceOnFloor[]): readon
     (other) => other.piece.id !== on.piece.id && !other.kind.passable && !onTop(on, other) && meetInHeight(on, other),
   );
 
-/** The floor of the room round a point, and what stands solid on the floor. */
-export function builtRound({ rooms, solids, bodies }: DerivedFloor, p: Point): readonly Ring[] {
-  const room = rooms.find(({ outline }) => surfaceContains(outline.rings, p));
-  return room ? room.outline.rings : [...bodies.map(({ ring }) => ring), ...solids.map(({ ring }) => ring)];
+/** Rooms that only chalk lines part, as one: outlines of what is built round them. */
+export interface Space {
+  readonly rooms: readonly DerivedRoom[];
+  readonly rings: readonly Ring[];
+}
+
+/** The spaces of a floor, each between walls. */
+export const spacesOf = onceFor((floor: DerivedFloor): readonly Space[] => {
+  const parts = floor.rooms.map((room) => new Set([room]));
+  for (const { id } of floor.chalk) {
+    const beside = parts.filter((part) =>
+      [...part].some(({ faces }) => faces.some(({ halves }) => halves.some(({ wall }) => wall.id === id))),
+    );
+    const [first, ...others] = beside;
+    for (const other of others) {
+      other.forEach((room) => first!.add(room));
+      parts.splice(parts.indexOf(other), 1);
+    }
+  }
+  return parts.map((part) => {
+    const rooms = [...part];
+    // a chalk line has no thickness: its rooms touch along it
+    return {
+      rooms,
+      rings: rooms.length === 1 ? rooms[0]!.outline.rings : union(rooms.flatMap(({ outline }) => outline.rings)),
+    };
+  });
+});
+
+/** The space a point is in; null: none. */
+export const spaceAt = (floor: DerivedFloor, p: Point): Space | null =>
+  spacesOf(floor).find(({ rings }) => surfaceContains(rings, p)) ?? null;
+
+/** What is built round a point: the walls of its space, and what stands solid there; outside, the house. */
+export function builtRound(floor: DerivedFloor, p: Point): readonly Ring[] {
+  const { solids, bodies } = floor;
+  return spaceAt(floor, p)?.rings ?? [...bodies, ...solids].map(({ ring }) => ring);
 }
 
 /** Less than this is touching, mm. */

@@ -3,7 +3,7 @@ export { drawPiecesOn, partOfPiece } from './draw-on-floor';
 export { numbersOf } from './numbers';
 export { partsOf, seenFromAbove } from './body';
 export { isKnownForm, pieceKindOf, pieceName, usualSize, usualSizes } from './catalogue';
-export { clearFrom, clearRound, inTheWay, meetInHeight } from './clear';
+export { type Space, clearFrom, clearRound, inTheWay, meetInHeight, spaceAt, spacesOf } from './clear';
 export { CUT, drawPiece, drawPieces } from './draw-pieces';
 export { type LaidModule, layModules } from './forms/built-in';
 export type { Part, Stuff } from './form';

@@ -93,6 +93,8 @@ export interface PieceKind {
   readonly underWorktop?: true;
   /** Hides floor that no rule counts where columns are not counted: boxing, a masonry stove. */
   readonly solid?: true;
+  /** It goes into a corner, at its back and its left; at the other end of a wall it is mirrored. */
+  readonly corner?: true;
   /** It lies flat, or hangs high: one walks over it, or under it. */
   readonly passable?: true;
   readonly zones?: readonly FreeZone[];

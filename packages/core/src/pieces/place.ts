@@ -11,6 +11,8 @@ import { pieceKindOf } from './catalogue';
 export interface Placed {
   readonly stand: PieceStand;
   readonly guides: readonly Guide[];
+  /** What goes into a corner is handed by it; not given: as it is. */
+  readonly mirrored?: boolean;
 }
 
 /** What is put down. */
@@ -134,7 +136,8 @@ function alongFace(derived: DerivedFloor, face: WallFace, it: Standing, at: Poin
   const stand = standOnFace(derived.network, face, from, wide);
   const on = (mm: number) => pointAt(face.course, mm, it.gap + it.depth / 2);
   const guides = hold ? [{ word: hold.word, from: on(from), to: on(from + wide) }] : [];
-  return { stand: { ...stand, quarter: 0 }, guides };
+  const corner = pieceKindOf(it.form).corner && (from < 1 || from > most - 1) && most > 1;
+  return { stand: { ...stand, quarter: 0 }, guides, ...(corner && { mirrored: from > most - 1 }) };
 }
 
 interface Stretch {

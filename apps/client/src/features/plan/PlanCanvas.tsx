@@ -13,7 +13,7 @@ import { lazy, memo, useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import Svg from 'react-native-svg';
-import { drawAlterations, drawPiecesOn } from '../../core-later/to-come';
+import { drawAlterations, drawPiecesOn, withoutGone } from '../../core-later/to-come';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { BarButton } from '../../ui/BarButton';
 import { Quiet } from '../../ui/Part';
@@ -124,7 +124,8 @@ const ShownDrawing = memo(function ShownDrawing(look: Look) {
   const shown = useAppSelector(selectShownFloor);
   const parted = useAppSelector(selectParted);
   const over = useLaidOver(look.lettering / LETTERING);
-  const whole = useLaidOut(parted?.rest ?? shown, look.lettering, parted !== null, over, useNotes());
+  const laid = useLaidOut(parted?.rest ?? shown, look.lettering, parted !== null, over, useNotes());
+  const whole = useInOption(laid);
   const part = useLaidOut(parted?.part ?? null, look.lettering, true, over, null);
   const standing = usePieces(look.lettering);
   const altered = useAltered(look.lettering);
@@ -167,6 +168,13 @@ function usePieces(lettering: number): readonly DrawingPart[] {
     if (!came || !floor) return NOTHING;
     return drawPiecesOn(floor, { lettering, pieces, notes: { whole: floor, near }, ...look });
   }, [came, floor, near, pieces, look, lettering]);
+}
+
+/** Without the doors and windows that are not there in the option that is looked at. */
+function useInOption(parts: readonly DrawingPart[]): readonly DrawingPart[] {
+  const plan = useAppSelector((state) => state.plan.plan);
+  const option = useAppSelector(selectOption);
+  return useMemo(() => (plan && option !== null ? withoutGone(parts, plan, option) : parts), [parts, plan, option]);
 }
 
 /** What the option that is looked at alters of the house. */

@@ -62,15 +62,22 @@ export interface PlacePieces {
     readonly stand: PieceStand;
     readonly gap?: number;
     readonly up?: number;
+    readonly mirrored?: boolean;
   }[];
 }
 
 function placePieces(draft: Draft, { places }: PlacePieces): void {
-  for (const { piece: id, stand, gap, up } of places) {
+  for (const { piece: id, stand, gap, up, mirrored } of places) {
     const piece = requirePiece(draft, id);
     draft.put(
       'pieces',
-      checked(draft, { ...piece, stand, ...(gap !== undefined && { gap }), ...(up !== undefined && { up }) }),
+      checked(draft, {
+        ...piece,
+        stand,
+        ...(gap !== undefined && { gap }),
+        ...(up !== undefined && { up }),
+        ...(mirrored !== undefined && { mirrored }),
+      }),
     );
   }
 }

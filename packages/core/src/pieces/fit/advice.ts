@@ -1,4 +1,4 @@
-import type { DerivedFloor, DerivedRoom } from '../../derived';
+import type { DerivedFloor } from '../../derived';
 import {
   type Point,
   type Ring,
@@ -16,7 +16,7 @@ import { openingSchedule } from '../../schedule';
 import { surfaceContains } from '../../rooms';
 import { formatLength } from '../../units';
 import { pieceName } from '../catalogue';
-import { clearFrom, meetInHeight } from '../clear';
+import { type Space, clearFrom, meetInHeight, spaceAt } from '../clear';
 import { COMMON, type FreeZone } from '../kind';
 import { type PieceOnFloor, inFrame, middleOfPiece, onSheet } from '../on-floor';
 import { blocks, footprintOf, isPushedAside } from './footprint';
@@ -55,6 +55,7 @@ export function adviceOn(floor: DerivedFloor, pieces: readonly PieceOnFloor[], a
   const said = [
     ...overlaps(floor, pieces),
     ...inWalls(floor, pieces),
+    ...onStairs(floor, pieces),
     ...underDoors(floor, pieces),
     ...beforeOpenings(floor, pieces),
     ...zones(floor, pieces),
@@ -119,21 +120,33 @@ const belongTogether = (a: PieceOnFloor, b: PieceOnFloor): boolean =>
       (one!.kind.letIn === true && two!.kind.underWorktop === true),
   );
 
-const roomOf = ({ rooms }: DerivedFloor, on: PieceOnFloor): DerivedRoom | null => {
-  const p = middleOfPiece(on);
-  return rooms.find(({ outline }) => surfaceContains(outline.rings, p)) ?? null;
-};
+const spaceOf = (floor: DerivedFloor, on: PieceOnFloor): Space | null => spaceAt(floor, middleOfPiece(on));
 
 function inWalls(floor: DerivedFloor, pieces: readonly PieceOnFloor[]): PieceAdvice[] {
   return pieces.flatMap((on) => {
-    const room = on.kind.passable ? null : roomOf(floor, on);
-    if (!room) return [];
-    const beyond = difference(footprintOf(on), room.outline.rings);
+    const space = on.kind.passable ? null : spaceOf(floor, on);
+    if (!space) return [];
+    const beyond = difference(footprintOf(on), space.rings);
     if (ringsArea(beyond) < TOUCH) return [];
     const box = boxAround(beyond.flat().map((p) => inFrame(on.frame, p)))!;
     const by = Math.min(box.maxX - box.minX, box.maxY - box.minY);
     return [say(on, 'wall', `${called(on)} stands in a wall by ${long(floor, by)}.`, { wrong: true, rings: beyond })];
   });
+}
+
+/** What stands on stairs, or over the hole they come up through. */
+function onStairs(floor: DerivedFloor, pieces: readonly PieceOnFloor[]): PieceAdvice[] {
+  return floor.stairs.flatMap(({ stair, fromAbove, outline, opening }) =>
+    pieces.flatMap((on) => {
+      if (on.kind.passable || on.bottom > 1000) return [];
+      const shared = intersection(footprintOf(on), fromAbove ? opening : outline);
+      if (ringsArea(shared) < TOUCH) return [];
+      const where = fromAbove ? 'over the opening the stairs come up through' : 'on the stairs';
+      return [
+        say(on, `stairs ${stair.id}`.slice(0, 64), `${called(on)} stands ${where}.`, { wrong: true, rings: shared }),
+      ];
+    }),
+  );
 }
 
 function underDoors(floor: DerivedFloor, pieces: readonly PieceOnFloor[]): PieceAdvice[] {
@@ -201,15 +214,15 @@ export function zoneRing(
 /** What stands in zones: walls, and pieces that are not moved aside. */
 function zones(floor: DerivedFloor, pieces: readonly PieceOnFloor[]): PieceAdvice[] {
   return pieces.flatMap((on) => {
-    const room = on.kind.zones ? roomOf(floor, on) : null;
-    if (!room || !on.kind.zones) return [];
+    const space = on.kind.zones ? spaceOf(floor, on) : null;
+    if (!space || !on.kind.zones) return [];
     const rings = [
-      ...room.outline.rings,
+      ...space.rings,
       ...pieces.filter((other) => other !== on && standsInZone(on, other)).map((other) => other.ring),
     ];
     const short = on.kind.zones.flatMap((zone) => {
-      const clear = clearFrom(on.frame, on.piece, zone.side, rings);
-      return clear !== null && clear < zone.depth - 1 ? [{ zone, clear }] : [];
+      const clear = clearBeside(on, zone, rings);
+      return clear !== null && clear < zone.depth - HARDLY ? [{ zone, clear }] : [];
     });
     // a narrow bed is got into from one side
     if (short.length < on.kind.zones.length && on.kind.zones.length === 2 && on.piece.width < 1200) return [];
@@ -221,6 +234,23 @@ function zones(floor: DerivedFloor, pieces: readonly PieceOnFloor[]): PieceAdvic
   });
 }
 
+/** So little less is nothing to be said about, mm. */
+const HARDLY = 20;
+/** Beside the head of a bed stands a table; one gets in farther down. Of its length. */
+const HEAD = 0.4;
+
+function clearBeside(on: PieceOnFloor, { side }: FreeZone, rings: readonly Ring[]): number | null {
+  const { frame, piece, kind } = on;
+  if (kind.group !== 'beds' || side === 'front' || side === 'back') return clearFrom(frame, piece, side, rings);
+  const from = piece.depth * HEAD;
+  return clearFrom(
+    { ...frame, at: onSheet(frame, 0, from) },
+    { width: piece.width, depth: piece.depth - from },
+    side,
+    rings,
+  );
+}
+
 const standsInZone = (on: PieceOnFloor, other: PieceOnFloor): boolean =>
   blocks(other) &&
   !isPushedAside(other) &&
@@ -230,16 +260,16 @@ const standsInZone = (on: PieceOnFloor, other: PieceOnFloor): boolean =>
 function aisles(floor: DerivedFloor, pieces: readonly PieceOnFloor[]): PieceAdvice[] {
   const units = pieces.filter(({ kind, piece }) => kind.underWorktop && piece.width > 200);
   return units.flatMap((on) => {
-    const room = roomOf(floor, on);
-    if (!room || on.kind.zones) return [];
+    const space = spaceOf(floor, on);
+    if (!space || on.kind.zones || on.kind.corner) return [];
     const rings = [
-      ...room.outline.rings,
+      ...space.rings,
       ...pieces
         .filter((other) => other !== on && blocks(other) && !isPushedAside(other) && !isBeside(on, other))
         .map((other) => other.ring),
     ];
     const clear = clearFrom(on.frame, on.piece, 'front', rings);
-    if (clear === null || clear >= AISLE.width - 1 || clear < 5) return [];
+    if (clear === null || clear >= AISLE.width - HARDLY || clear < 5) return [];
     const words = `${called(on)}: ${long(floor, clear)} free before it; one who cooks wants ${long(floor, AISLE.width)}.`;
     const [a, b] = [
       onSheet(on.frame, on.piece.width / 2, on.piece.depth),
@@ -297,7 +327,7 @@ function passages(floor: DerivedFloor, pieces: readonly PieceOnFloor[]): PieceAd
     }
     const wanted = 'piece' in to ? PASSAGE.least : PASSAGE.usual;
     const own = narrow.between.find((on) => on !== null);
-    if (narrow.width >= wanted - 1 || !own) return [];
+    if (narrow.width >= wanted - HARDLY || !own) return [];
     // one narrow place is said once
     const place = `${Math.round(narrow.a.x / 100)} ${Math.round(narrow.a.y / 100)} ${Math.round(narrow.b.x / 100)} ${Math.round(narrow.b.y / 100)}`;
     if (said.has(place)) return [];
@@ -311,8 +341,8 @@ function passages(floor: DerivedFloor, pieces: readonly PieceOnFloor[]): PieceAd
 }
 
 /** The piece of the room that takes most floor is said to be in the way. */
-function blockedWay({ room }: Passage, pieces: readonly PieceOnFloor[], words: string): PieceAdvice[] {
-  const inRoom = pieces.filter((on) => blocks(on) && surfaceContains(room.outline.rings, middleOfPiece(on)));
+function blockedWay({ space }: Passage, pieces: readonly PieceOnFloor[], words: string): PieceAdvice[] {
+  const inRoom = pieces.filter((on) => blocks(on) && surfaceContains(space.rings, middleOfPiece(on)));
   const largest = inRoom.sort((a, b) => b.piece.width * b.piece.depth - a.piece.width * a.piece.depth)[0];
   return largest ? [say(largest, 'no way', words, { wrong: true, rings: [largest.ring] })] : [];
 }

@@ -1,4 +1,4 @@
-import type { DerivedFloor, DerivedRoom } from '../../derived';
+import type { DerivedFloor } from '../../derived';
 import {
   type Point,
   type Ring,
@@ -9,10 +9,13 @@ import {
   moved,
   pointAt,
   rightOf,
+  difference,
+  union,
 } from '../../geometry';
 import { type PieceOnFloor, onSheet } from '../on-floor';
 import { footprintOf, isPushedAside } from './footprint';
-import { freeFloor, takingFloorIn } from './space';
+import { takingFloorIn } from './space';
+import { type Space, spacesOf } from '../clear';
 import { distancesIn, rasterOf } from './raster';
 
 /** Where a way is narrowest. mm. */
@@ -26,7 +29,7 @@ export interface Narrow {
 
 /** A way through a room, as wide as there is one, and where it is narrowest. */
 export interface Passage {
-  readonly room: DerivedRoom;
+  readonly space: Space;
   /** The door it comes from; the door, or the piece, it goes to. */
   readonly from: string;
   readonly to: { readonly opening: string } | { readonly piece: PieceOnFloor };
@@ -44,16 +47,18 @@ interface Goal {
   readonly within: number;
 }
 
-/** The doors of a room: the point before the middle of each, on its floor. */
-export function doorsOf(room: DerivedRoom): (Goal & { opening: string })[] {
-  return room.faces.flatMap(({ course, openings }) =>
-    openings.flatMap(({ opening, from, to }) => {
-      if (opening.kind === 'window') return [];
-      const along = (from + to) / 2;
-      const at = moved(pointAt(course, along), rightOf(headingAt(course, along)), 60);
-      return [{ opening: opening.id, to: { opening: opening.id }, at, within: Math.max(450, (to - from) / 2 + 50) }];
-    }),
-  );
+/** The doors of a space: the point before the middle of each, on its floor. */
+export function doorsOf({ rooms }: Space): (Goal & { opening: string })[] {
+  return rooms
+    .flatMap(({ faces }) => faces)
+    .flatMap(({ course, openings }) =>
+      openings.flatMap(({ opening, from, to }) => {
+        if (opening.kind === 'window') return [];
+        const along = (from + to) / 2;
+        const at = moved(pointAt(course, along), rightOf(headingAt(course, along)), 60);
+        return [{ opening: opening.id, to: { opening: opening.id }, at, within: Math.max(450, (to - from) / 2 + 50) }];
+      }),
+    );
 }
 
 /** Where one stands to use a piece: before each side that must be free. */
@@ -71,21 +76,21 @@ const goalsOf = (on: PieceOnFloor): Goal[] =>
   });
 
 /** The ways of a room: from its first door to its others, and to all that is used in it. */
-export function passagesOf(room: DerivedRoom, all: readonly PieceOnFloor[]): readonly Passage[] {
-  const doors = doorsOf(room);
+export function passagesOf(space: Space, all: readonly PieceOnFloor[]): readonly Passage[] {
+  const doors = doorsOf(space);
   const [first, ...others] = doors;
-  const inRoom = takingFloorIn(room, all).filter((on) => !isPushedAside(on));
+  const inRoom = space.rooms.flatMap((room) => takingFloorIn(room, all)).filter((on) => !isPushedAside(on));
   if (!first || inRoom.length === 0) return [];
   const goals: Goal[] = [...others, ...inRoom.flatMap(goalsOf)];
   if (goals.length === 0) return [];
-  const raster = rasterOf(freeFloor(room, inRoom), STEP);
+  const raster = rasterOf(freeIn(space, inRoom), STEP);
   const away = distancesIn(raster);
-  const walls = edgesOf(room.standing, null);
+  const walls = edgesOf(standingIn(space), null);
   const edges = [...walls, ...inRoom.flatMap((on) => edgesOf(footprintOf(on), on))];
   const start = nearestFree(raster, first);
   if (start === null) return [];
   return goals.map((goal): Passage => {
-    const to = { room, from: first.opening, to: goal.to };
+    const to = { space, from: first.opening, to: goal.to };
     const end = nearestFree(raster, goal);
     const open = (i: number) => {
       const p = raster.at(i % raster.columns, Math.floor(i / raster.columns));
@@ -102,6 +107,12 @@ export function passagesOf(room: DerivedRoom, all: readonly PieceOnFloor[]): rea
     return { ...to, narrow: narrow ?? { width: Infinity, a: goal.at, b: goal.at, between: [null, null] } };
   });
 }
+
+/** What one can stand on in a space, and what of it is free. */
+const standingIn = ({ rooms }: Space): readonly Ring[] =>
+  rooms.length === 1 ? rooms[0]!.standing : union(rooms.flatMap(({ standing }) => standing));
+const freeIn = (space: Space, all: readonly PieceOnFloor[]): readonly Ring[] =>
+  difference(standingIn(space), all.flatMap(footprintOf));
 
 type Raster = ReturnType<typeof rasterOf>;
 
@@ -266,4 +277,4 @@ function acrossAt(p: Point, edges: readonly Edge[]): Narrow | null {
 
 /** Ways of all rooms of a floor. */
 export const passagesOn = (floor: DerivedFloor, all: readonly PieceOnFloor[]): readonly Passage[] =>
-  floor.rooms.flatMap((room) => passagesOf(room, all));
+  spacesOf(floor).flatMap((space) => passagesOf(space, all));

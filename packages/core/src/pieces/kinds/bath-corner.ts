@@ -12,6 +12,7 @@ export const bathCornerKind: PieceKind = {
   height: [550, 450, 700],
   back: 'wall',
   fixed: true,
+  corner: true,
   zones: [front(700, 'get in')],
   form: (size) => [
     prism(

@@ -12,5 +12,6 @@ export const cornerSofaKind: PieceKind = {
   height: [820, 600, 1100],
   back: 'wall',
   seats: () => 5,
+  corner: true,
   form: (size) => cornerSofa(size),
 };

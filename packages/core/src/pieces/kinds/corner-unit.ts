@@ -15,6 +15,7 @@ export const cornerUnitKind: PieceKind = {
   fixed: true,
   underWorktop: true,
   stores: { share: 0.6, shelves: 2 },
+  corner: true,
   form: (size) => [
     prism(ell(size, 600), 100, size.height - 100, 'body', {
       face: doorLines(size.width - (size.width - 600), 100, size.width - 600, size.height - 100, 1),

@@ -13,5 +13,6 @@ export const deskCornerKind: PieceKind = {
   height: [730, 650, 800],
   back: 'wall',
   seats: () => 1,
+  corner: true,
   form: (size) => [prism(ell(size, 650), size.height - 30, 30, 'top')],
 };

@@ -8,7 +8,7 @@ export const dishwasherKind: PieceKind = {
   group: 'kitchen',
   rooms: ['kitchen'],
   width: [600, 440, 620],
-  depth: [600, 500, 650],
+  depth: [550, 500, 650],
   height: [870, 800, 900],
   back: 'wall',
   fixed: true,

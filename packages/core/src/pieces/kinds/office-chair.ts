@@ -1,5 +1,5 @@
 import { chair } from '../forms/seats';
-import { front, type PieceKind } from '../kind';
+import { type PieceKind } from '../kind';
 
 export const officeChairKind: PieceKind = {
   id: 'office-chair',
@@ -12,6 +12,5 @@ export const officeChairKind: PieceKind = {
   height: [1050, 800, 1400],
   back: 'free',
   seats: () => 1,
-  zones: [front(300, 'roll back')],
   form: (size) => chair(size, { arms: true, wheels: true }),
 };

@@ -13,6 +13,7 @@ export const showerQuadrantKind: PieceKind = {
   back: 'wall',
   fixed: true,
   passable: true,
+  corner: true,
   zones: [front(700, 'step out')],
   form: (size) => tray(size, 'quadrant'),
 };

@@ -15,5 +15,6 @@ export const wallCornerKind: PieceKind = {
   fixed: true,
   up: 1450,
   stores: { share: 0.7, shelves: 3 },
+  corner: true,
   form: (size) => [prism(ell(size, 350), 0, size.height)],
 };

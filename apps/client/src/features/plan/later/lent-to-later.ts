@@ -29,6 +29,7 @@ export {
   OPENING_FORMS,
   headroomInWords,
   drawFloor,
+  drawFloorInParts,
   drawnBox,
   lookOf,
   drawSection,

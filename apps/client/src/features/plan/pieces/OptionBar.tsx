@@ -98,7 +98,10 @@ function Alter({ option, name }: { option: string; name: string }) {
   }
   const face = faceByKey(floor, chosen.face);
   if (!face) return null;
-  const walls = [...new Set(face.halves.map(({ wall }) => wall.id))];
+  // where it goes on past the room behind it, outer walls stay
+  const all = [...new Map(face.halves.map(({ wall }) => [wall.id, wall])).values()];
+  const inner = all.filter(({ kind }) => kind === 'internal' || kind === 'chalk');
+  const walls = (inner.length > 0 ? inner : all).map(({ id }) => id);
   const gone = own.filter(({ altered }) => altered.kind === 'wall gone' && walls.includes(altered.wall));
   const put = (form: OpeningForm) => {
     const spec = usualSpec(form, plan.job.units);

@@ -186,7 +186,7 @@ function Picture({ plan, option, floor, lie, setLie, swiped }: CellProps & { pla
   const high = wide ? HIGH_WIDE : HIGH;
   const [width, setWidth] = useState(0);
   const drawn = useMemo(() => {
-    const { drawAlterations, piecesOfOption } = laterRooms();
+    const { drawAlterations, piecesOfOption, withoutGone } = laterRooms();
     const { units } = plan.job;
     const box = drawnBox(drawFloor(floor, { lettering: 1, units }), 1);
     if (!box || width === 0) return null;
@@ -200,7 +200,7 @@ function Picture({ plan, option, floor, lie, setLie, swiped }: CellProps & { pla
     };
     const bare = { ...style, sizes: false, without: new Set([...style.without].filter((part) => part !== 'pieces')) };
     const marks: Mark[] = [
-      ...drawFloor(floor, bare),
+      ...withoutGone(drawFloorInParts(floor, bare), plan, option.id).flatMap((part) => part.marks),
       ...drawAlterations(plan, floor, option.id, lettering).flatMap((part) => part.marks),
     ];
     return { marks, lettering, ...fit };

@@ -44,17 +44,20 @@ export default function PieceAbout() {
         {line('Layer', piece.layer, (layer) => change({ layer }))}
       </View>
       <ListBar>
-        <BarButton
-          label="Loose"
-          chosen={!piece.fixed}
-          onPress={() => change({ fixed: false, option: piece.option || (option ?? '') })}
-        />
+        <BarButton label="Loose" chosen={!piece.fixed} onPress={() => change({ fixed: false })} />
         <BarButton
           label="Fixed"
           says="Fixed: it belongs to the house"
           chosen={piece.fixed}
-          onPress={() => change({ fixed: true, option: '' })}
+          onPress={() => change({ fixed: true })}
         />
+        {option !== null && (
+          <BarButton
+            label="In all options"
+            chosen={piece.option === ''}
+            onPress={() => change({ option: piece.option === '' ? option : '' })}
+          />
+        )}
         <Swatches now={piece.colour} take={(colour) => change({ colour })} />
       </ListBar>
     </View>

@@ -1,4 +1,4 @@
-import type { Intent, Point } from '@velvet-tape/core';
+import type { Intent, PieceStand, Point } from '@velvet-tape/core';
 import type { PieceOnFloor } from '@velvet-tape/core/pieces';
 import { laterRooms } from '../../../core-later/to-come';
 import { lent } from '../later/lent';
@@ -94,9 +94,9 @@ function turning(one: PieceOnFloor): PieceDrag {
   };
 }
 
-const place = ({ piece: { id } }: PieceOnFloor, stand: PieceOnFloor['piece']['stand'], gap?: number): Intent => ({
+const place = ({ piece: { id } }: PieceOnFloor, stand: PieceStand, mirrored?: boolean): Intent => ({
   kind: 'placePieces',
-  places: [{ piece: id, stand, ...(gap !== undefined && { gap }) }],
+  places: [{ piece: id, stand, ...(mirrored !== undefined && { mirrored }) }],
 });
 
 /** The other side stays where it is. */
@@ -125,7 +125,7 @@ function moving(bench: Bench, one: PieceOnFloor, from: Pointer): PieceDrag {
     const to = { x: at.x - off.x, y: at.y - off.y };
     const placed = placePiece(floor, one.piece, to, { reach: free ? 0 : reach, turn: evened(turn), others });
     bench.guide(placed.guides);
-    return place(one, placed.stand);
+    return place(one, placed.stand, placed.mirrored);
   };
 }
 

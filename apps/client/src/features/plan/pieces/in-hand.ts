@@ -19,15 +19,19 @@ const putDown = (form: string) =>
 /** The edit that puts a kind down where a finger is. */
 export function puttingDown(bench: Bench, kind: PieceKind, at: Point, how: { reach: number; size?: Size | undefined }) {
   const piece = newPiece(kind, how.size);
-  const { stand, guides } = placePiece(bench.floor(), piece, at, {
+  const {
+    stand,
+    guides,
+    mirrored = false,
+  } = placePiece(bench.floor(), piece, at, {
     ...{ reach: how.reach, turn: 0, fresh: true },
     others: on(bench),
   });
   const up = stand.kind === 'piece' ? 0 : piece.up;
-  // what is fixed belongs to the house, what is loose to the option that is looked at
-  const option = piece.fixed ? '' : (bench.option() ?? '');
+  // it is part of the option that is looked at; in the measured house it is there in all of them
+  const option = bench.option() ?? '';
   return {
-    intent: { kind: 'addPiece', floor: bench.floor().floor, piece: { ...piece, up, stand, option } } as const,
+    intent: { kind: 'addPiece', floor: bench.floor().floor, piece: { ...piece, up, stand, mirrored, option } } as const,
     guides,
   };
 }
