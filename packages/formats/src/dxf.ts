@@ -22,6 +22,7 @@ import {
   drawnBox,
   runsClockwise,
 } from '@velvet-tape/core';
+import { chosenOption, piecesOfOption } from '@velvet-tape/core/options';
 
 /** Layers by what is on them, with a colour of their own each. */
 const LAYERS = {
@@ -78,7 +79,11 @@ export function floorsToDxf(plan: Plan, floors: readonly Id[]): string {
   const names = new Set<string>();
   for (const floor of floors) {
     const derived = deriveFloor(plan, floor);
-    const parts = drawFloorInParts(derived, { lettering: LETTERING, units: plan.job.units, pieces: plan.pieces });
+    const parts = drawFloorInParts(derived, {
+      lettering: LETTERING,
+      units: plan.job.units,
+      pieces: piecesOfOption(plan.pieces, chosenOption(plan)),
+    });
     const marks = parts.flatMap((part) => part.marks);
     const box = drawnBox(marks, LETTERING);
     if (!box) continue;

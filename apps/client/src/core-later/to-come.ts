@@ -7,6 +7,7 @@ export let LATER_EDITS = {} as Rooms['LATER_EDITS'];
 export let drawNotes: Rooms['drawNotes'] = () => [];
 export let drawFloorHatches: Rooms['drawFloorHatches'] = () => [];
 export let drawWallHatches: Rooms['drawWallHatches'] = () => [];
+export let elevationOfPieces: Rooms['elevationOfPieces'] = () => [];
 export let drawPiecesOn: Rooms['drawPiecesOn'] = () => [];
 export let withoutGone: Rooms['withoutGone'] = (parts) => parts;
 export let drawAlterations: Rooms['drawAlterations'] = () => [];
@@ -21,7 +22,16 @@ let came: Rooms | null = null;
 
 export function come(rooms: Rooms): void {
   came = rooms;
-  ({ LATER_EDITS, drawNotes, drawFloorHatches, drawWallHatches, drawPiecesOn, drawAlterations, withoutGone } = rooms);
+  ({
+    LATER_EDITS,
+    drawNotes,
+    drawFloorHatches,
+    drawWallHatches,
+    drawPiecesOn,
+    drawAlterations,
+    withoutGone,
+    elevationOfPieces,
+  } = rooms);
   ({ wallsToCarry, cutFloor, drawSection, leastHeadroom, stairChecks } = rooms);
 }
 

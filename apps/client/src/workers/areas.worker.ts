@@ -1,3 +1,5 @@
+import './whole-core';
+import '../core-later/piece';
 import type { AreaRuleName, Plan } from '@velvet-tape/core';
 import { type AreasOfHouse, areasOfHouse } from '@velvet-tape/core/areas';
 import { expose } from 'comlink';

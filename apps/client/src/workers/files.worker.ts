@@ -3,6 +3,7 @@ import './whole-core';
 import '../core-later/piece';
 import { type Id, type Plan, applyEdit, deriveFloor, floorsInOrder, sheetsInOrder } from '@velvet-tape/core';
 import { areasOfHouse } from '@velvet-tape/core/areas';
+import { chosenOption, piecesOfOption } from '@velvet-tape/core/options';
 import {
   type Enclosed,
   type Page,
@@ -174,7 +175,7 @@ async function asPdf(
 }
 
 /** What can be handed over. */
-export type Handed = 'sheets' | 'svg' | 'dxf' | 'rooms' | 'openings' | 'areas' | 'readings';
+export type Handed = 'sheets' | 'svg' | 'dxf' | 'rooms' | 'openings' | 'areas' | 'readings' | 'pieces';
 type Put = (file: string, says: string, bytes: Uint8Array) => void;
 
 const csv = (rows: readonly Row[]): Uint8Array => new TextEncoder().encode(`\uFEFF${toCsv(rows)}`);
@@ -226,6 +227,15 @@ const HANDED: Record<Handed, (plan: Plan, name: string, brought: Brought, put: P
       'Every door and window with its sizes, as a table.',
       csv(floorsOf(plan).flatMap(scheduleRows)),
     ),
+  pieces: (plan, name, _, put) => {
+    const meant = piecesOfOption(plan.pieces, chosenOption(plan));
+    if (Object.keys(meant).length === 0) return;
+    put(
+      `${name}-pieces.csv`,
+      'Everything that stands in the rooms, with its sizes, as a table.',
+      csv(floorsOf(plan).flatMap((floor) => pieceRows(floor, meant))),
+    );
+  },
   areas: (plan, name, _, put) => {
     const { areaRule, besideRule } = plan.job;
     const { reports } = areasOfHouse(plan, besideRule ? [areaRule, besideRule] : [areaRule]);

@@ -1,3 +1,4 @@
+import { withSolidPieces } from '../pieces';
 import type { AreaRuleName, Plan } from '../plan/plan';
 import { labelPoint } from '../rooms';
 import type { Point } from '../geometry';
@@ -31,7 +32,9 @@ export interface AreasOfHouse {
 const said = ({ name, standard, says, rounding }: AreaRule): RuleSaid => ({ name, standard, says, rounding });
 
 /** The areas of a house by some rules, and what they are to the listing. */
-export function areasOfHouse(plan: Plan, names: readonly AreaRuleName[]): AreasOfHouse {
+export function areasOfHouse(house: Plan, names: readonly AreaRuleName[]): AreasOfHouse {
+  // what stands solid is taken off where a rule takes columns off
+  const plan = withSolidPieces(house);
   const { listed } = plan.job;
   return {
     reports: names.map((name) => {

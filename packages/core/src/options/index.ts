@@ -1,3 +1,3 @@
 export { type OptionFigures, figuresOf, planOfOption, storageOf } from './compare';
 export { drawAlterations, goneOpenings, withoutGone } from './draw-alterations';
-export { type OptionHouse, houseOfOption, piecesOfOption } from './with-option';
+export { type OptionHouse, chosenOption, houseOfOption, piecesOfOption } from './with-option';

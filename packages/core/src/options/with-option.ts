@@ -26,6 +26,10 @@ export interface OptionHouse {
   readonly undone: readonly { readonly alteration: Id; readonly words: string }[];
 }
 
+/** The option that is meant to be; null: there are none. */
+export const chosenOption = ({ options }: Pick<Plan, 'options'>): Id | null =>
+  Object.values(options).find(({ chosen }) => chosen)?.id ?? null;
+
 /** The pieces of an option: those that are there in all of them, and its own. Null: the measured house. */
 export const piecesOfOption = (pieces: Collection<Piece>, option: Id | null): Collection<Piece> =>
   Object.fromEntries(Object.entries(pieces).filter(([, piece]) => piece.option === '' || piece.option === option));

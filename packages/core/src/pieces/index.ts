@@ -35,6 +35,8 @@ export { type Placed, type Placing, neighboursOn, placePiece, turnAlong } from '
 export { type Filler, type Run, WORKTOP, runsOf } from './runs';
 export { type Place, freed, pieceAt, rightFor, shiftPiece, turnPiece } from './move';
 export { findPieces, offeredIn, roomFor } from './find';
+export { elevationOfPieces } from './elevation';
+export { withSolidPieces } from './solid-pieces';
 export { type PieceAdvice, adviceOn, zoneRing } from './fit/advice';
 export { blocks, footprintOf } from './fit/footprint';
 export { type Passage, passagesOf } from './fit/passages';

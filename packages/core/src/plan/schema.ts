@@ -7,6 +7,7 @@ import { AREA_RULES, type Plan, SCHEMA_VERSION, STAIR_RULES } from './plan';
 
 export { LONGEST_NAME, LONGEST_NOTE } from './kinds/fields';
 export { openingSpecSchema } from './kinds/opening-types';
+export { pieceSpecSchema } from './kinds/pieces';
 export { MOST_BULGE } from './kinds/walls';
 
 export const jobDetailsSchema = z.object({

@@ -1,6 +1,8 @@
 import { type DerivedRoom, type WallFace, deriveFloor, finenessOf, lengthToSay, roofLightIn } from '../derived';
 import { type Mark, drawElevation, topOfFace } from '../drawing';
 import type { Id, Plan } from '../plan/plan';
+import { chosenOption, piecesOfOption } from '../options';
+import { elevationOfPieces } from '../pieces';
 import { formatLength, roughly } from '../units';
 import type { Drawn } from './frame-drawing';
 import { LETTERING, lengthOf, onPaper, text } from './paper-marks';
@@ -32,7 +34,10 @@ export function elevationsOf(plan: Plan, id: Id, scale: number): Drawn {
           const top = topOfFace(face, room, plan.job.usual.ceilingHeight);
           const heights = top.flatMap(({ start, end }) => [start, end]);
           const [low, high] = [Math.min(...heights), Math.max(...heights)];
-          const drawn = drawElevation(face, top, (opening) => roofLightIn(derived, opening));
+          const drawn = [
+            ...drawElevation(face, top, (opening) => roofLightIn(derived, opening)),
+            ...elevationOfPieces(face, derived, piecesOfOption(plan.pieces, chosenOption(plan))),
+          ];
           const lines = linesOf(room, face, i, low, high, units);
           return [
             {

@@ -5,12 +5,13 @@ import {
   type PictureMark,
   boxOf,
   cornersOf,
-  drawFloor,
+  drawFloorInParts,
   drawnBox,
   lookOf,
   printedPictures,
 } from '../drawing';
 import type { Id, Plan, SheetFrame } from '../plan/plan';
+import { chosenOption, drawAlterations, piecesOfOption, withoutGone } from '../options';
 import { piecesIn } from '../pieces';
 import { captionOf } from './caption';
 import { elevationsOf } from './elevations';
@@ -18,7 +19,7 @@ import { LETTERING, onPaper } from './paper-marks';
 import { onlyRoom } from './only-room';
 import { pictureOnPaper } from './picture';
 import { sectionOf } from './section';
-import { areasTable, openingsTable, roomsTable } from './tables';
+import { areasTable, openingsTable, piecesTable, roomsTable } from './tables';
 
 /** A part of a page by itself, its upper left corner at the origin. mm on paper. */
 export interface Drawn {
@@ -48,6 +49,8 @@ export function drawContent(plan: Plan, { shows, scale, look }: Content): Drawn 
       return openingsTable(deriveFloor(plan, shows.floor));
     case 'rooms':
       return roomsTable(deriveFloor(plan, shows.floor));
+    case 'pieces':
+      return piecesTable(plan, shows.floor);
     case 'picture':
       return {
         marks: [pictureOnPaper('picture', shows, { x: 0, y: 0 }, scale)],
@@ -82,12 +85,14 @@ function planOf(plan: Plan, floor: Id, room: Id | null, scale: number, look: Con
   const derived = room === null ? whole : onlyRoom(whole, room);
   const lettering = LETTERING * scale;
   const own = lookOf(plan, look);
-  const drawn = drawFloor(derived, {
-    lettering,
-    units,
-    pieces: room === null ? plan.pieces : piecesIn(plan.pieces, derived),
-    ...own,
-  });
+  // what is meant to be: the pieces of the option that was chosen, and what it alters
+  const option = chosenOption(plan);
+  const furnishing = piecesOfOption(plan.pieces, option);
+  const pieces = room === null ? furnishing : piecesIn(furnishing, derived);
+  const parts = drawFloorInParts(derived, { lettering, units, pieces, ...own });
+  const altered =
+    option === null || room !== null || own.without.has('walls') ? [] : drawAlterations(plan, whole, option, lettering);
+  const drawn = [...withoutGone(parts, plan, option), ...altered].flatMap((part) => part.marks);
   const pictures = own.without.has('pictures') || room !== null ? [] : printedPictures(plan, floor);
   const isFloor = ({ role }: Mark) => role === 'floor';
   const marks = [...drawn.filter(isFloor), ...pictures, ...drawn.filter((mark) => !isFloor(mark))];

@@ -1,10 +1,12 @@
 import { areasOfHouse } from '../areas';
 import { areaInWords } from '../areas/rounding';
-import type { DerivedFloor } from '../derived';
+import { type DerivedFloor, deriveFloor } from '../derived';
 import type { Mark } from '../drawing';
 import type { Id, Plan } from '../plan/plan';
+import { chosenOption, piecesOfOption } from '../options';
+import { pieceLines, piecesOn, priceOf } from '../pieces';
 import { openingSchedule } from '../schedule';
-import { formatArea, formatLength, roughly } from '../units';
+import { decimals, formatArea, formatLength, roughly } from '../units';
 import { LETTERING, line, lengthOf, text, wrapped } from './paper-marks';
 import type { Drawn } from './frame-drawing';
 
@@ -138,6 +140,32 @@ export function roomsTable(floor: DerivedFloor): Drawn {
         'right',
       ),
     ],
+  });
+}
+
+/** What stands on a floor, by its numbers. */
+export function piecesTable(plan: Plan, id: Id): Drawn {
+  const floor = deriveFloor(plan, id);
+  const { units } = plan.job;
+  const lines = pieceLines(floor, piecesOn(piecesOfOption(plan.pieces, chosenOption(plan)), floor));
+  const size = (mm: number) => formatLength(mm, units);
+  const { total, unknown } = priceOf(lines);
+  return drawTable({
+    title: `Pieces, ${floor.name}`,
+    empty: 'Nothing stands on this floor yet.',
+    columns: [
+      column('No.', lines, ({ number }) => String(number), 'right'),
+      column('Name', lines, ({ name }) => name),
+      column('Wide', lines, ({ on }) => size(on.piece.width), 'right'),
+      column('Deep', lines, ({ on }) => size(on.piece.depth), 'right'),
+      column('High', lines, ({ on }) => size(on.piece.height), 'right'),
+      column('Room', lines, ({ room }) => room || 'Outside'),
+      column('Note', lines, ({ on }) => [on.piece.maker, on.piece.note].filter(Boolean).join(', ')),
+      column('Price', lines, ({ on }) => (on.piece.price === null ? '' : decimals(on.piece.price, 2)), 'right'),
+    ],
+    ...(total > 0 && {
+      foot: `${decimals(total, 2)} in all${unknown > 0 ? `; ${unknown} without a price` : ''}.`,
+    }),
   });
 }
 

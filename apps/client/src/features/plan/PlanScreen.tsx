@@ -96,7 +96,7 @@ function HandLayout() {
   const turned = width > height && height < LOW;
   const strip = useStripShown(height);
   // pages have a foot of their own
-  const pages = useAppSelector((state) => state.plan.listing === 'sheets');
+  const pages = useAppSelector(({ plan: { listing } }) => listing === 'sheets' || listing === 'options');
   const left = useAppSelector((state) => state.plan.choices.left);
   useFollow();
   return (

@@ -3,6 +3,7 @@ import type { AppDispatch, Command } from '../../store/store';
 import { dataUrl } from '../../pictures/data-url';
 import { pictureOf } from '../../sync/pictures';
 import { planActions } from './plan-slice';
+import { piecesMeant } from './selectors';
 import { sayTrouble } from './underlay/work';
 import { type Row, floorToSvg } from '@velvet-tape/formats';
 import { filesWorker } from './files-worker';
@@ -41,7 +42,7 @@ export const downloadSvg =
     try {
       const pictures = new Map<string, string>();
       for (const { picture } of printed) pictures.set(picture, await dataUrl(await pictureOf(picture)));
-      const svg = floorToSvg(own, { scale: 50, title, north, pictures, pieces: plan.pieces });
+      const svg = floorToSvg(own, { scale: 50, title, north, pictures, pieces: piecesMeant(plan) });
       download(`${floorFileName(own)}-1-50.svg`, 'image/svg+xml', svg);
     } catch (error) {
       dispatch(sayTrouble(error));

@@ -3,6 +3,7 @@ import { floorToSvg } from '@velvet-tape/formats';
 import { useEffect } from 'react';
 import { useStore } from 'react-redux';
 import type { RootState } from '../../store/store';
+import { piecesMeant } from './selectors';
 
 const PLACE = 'printed-plan';
 /** Where sheets are while they are printed: then it is they that are. */
@@ -48,7 +49,8 @@ export function printedPage(
 ): { svg: string; across: boolean; scale: number } {
   const own = deriveFloor(plan, floor);
   const { name, north } = plan.job;
-  const at = (scale: number) => floorToSvg(own, { scale, title: `${name}, ${own.name}`, north, pieces: plan.pieces });
+  const at = (scale: number) =>
+    floorToSvg(own, { scale, title: `${name}, ${own.name}`, north, pieces: piecesMeant(plan) });
   for (const scale of SCALES) {
     const svg = at(scale);
     const { width, height } = sizeOf(svg);

@@ -194,6 +194,10 @@ const piecesIn = (pieces: Plan['pieces'] | undefined, own: string | null): Plan[
   Object.fromEntries(Object.entries(pieces ?? {}).filter(([, { option }]) => option === '' || option === own));
 export const selectPieces = createSelector([(state: RootState) => state.plan.plan?.pieces, selectOption], piecesIn);
 
+/** Those of the option that is meant to be: what leaves as a file. */
+export const piecesMeant = ({ pieces, options }: Pick<Plan, 'pieces' | 'options'>): Plan['pieces'] =>
+  piecesIn(pieces, Object.values(options).find(({ chosen }) => chosen)?.id ?? null);
+
 /** The same as they are shown: with what is being dragged. A part of the plan that is dragged has none of its own. */
 export const selectShownPieces = createSelector(
   [({ plan: { plan, preview } }: RootState) => (preview && !preview.near ? preview.plan : plan)?.pieces, selectOption],

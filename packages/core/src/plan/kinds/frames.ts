@@ -13,9 +13,9 @@ interface Place {
   readonly y: number;
 }
 
-/** What a frame shows: the plan of a floor, its doors and windows, its rooms; of a room its plan or its walls from inside; a floor cut along a line; how the house is counted; a picture. */
+/** What a frame shows: the plan of a floor, its doors and windows, its rooms, what stands on it; of a room its plan or its walls from inside; a floor cut along a line; how the house is counted; a picture. */
 export type FrameShows =
-  | { readonly kind: 'plan' | 'openings' | 'rooms'; readonly floor: Id }
+  | { readonly kind: 'plan' | 'openings' | 'rooms' | 'pieces'; readonly floor: Id }
   | { readonly kind: 'elevations' | 'room'; readonly room: Id }
   | { readonly kind: 'section'; readonly floor: Id; readonly a: Place; readonly b: Place }
   | { readonly kind: 'areas' }
@@ -85,7 +85,7 @@ export const frameKind: Kind<SheetFrame, object> = {
     id,
     sheet: id,
     shows: z.discriminatedUnion('kind', [
-      z.object({ kind: z.enum(['plan', 'openings', 'rooms']), floor: id }),
+      z.object({ kind: z.enum(['plan', 'openings', 'rooms', 'pieces']), floor: id }),
       z.object({ kind: z.enum(['elevations', 'room']), room: id }),
       z.object({ kind: z.literal('section'), floor: id, a: place, b: place }),
       z.object({ kind: z.literal('areas') }),

@@ -81,6 +81,15 @@ export interface Piece {
   readonly heard: readonly string[];
 }
 
+/** What of a piece is kept for later jobs: all but where it stands. */
+export type PieceSpec = Pick<Piece, (typeof SPEC)[number]>;
+const SPEC = [
+  ...(['form', 'width', 'depth', 'height', 'up', 'gap', 'fixed', 'colour'] as const),
+  ...(['note', 'maker', 'price', 'link', 'builtIn'] as const),
+] as const;
+export const specOfPiece = (piece: Piece): PieceSpec =>
+  Object.fromEntries(SPEC.map((field) => [field, piece[field]])) as unknown as PieceSpec;
+
 /** As much as a piece has besides its kind, its size and its place. */
 export const NEW_PIECE = {
   name: '',
@@ -235,3 +244,7 @@ export const pieceKind: Kind<Piece, WithPieces> = {
   },
   copied: (piece) => ({ ...piece, group: '' }),
 };
+
+export const pieceSpecSchema = (pieceKind.schema as unknown as z.ZodObject).pick(
+  Object.fromEntries(SPEC.map((field) => [field, true])) as Record<string, true>,
+) as unknown as z.ZodType<PieceSpec>;

@@ -137,7 +137,7 @@ export { OpeningWords } from '../openings/OpeningWords';
 export { addSpec, changeType, placeSpec, placing, takeType } from '../openings/commands';
 export { dropSpotAt, pointOnSheet } from '../openings/drop-targets';
 export { FormSign } from '../openings/FormSign';
-export { forgetKept, keepForLater, useKeptTypes } from '../openings/kept-types';
+export { forgetKept, keepForLater, keepPiece, useKeptPieces, useKeptTypes } from '../openings/kept-types';
 export { useChecks } from '../openings/use-checks';
 export { EmptySheet, PlanCanvas } from '../PlanCanvas';
 export { planActions } from '../plan-slice';

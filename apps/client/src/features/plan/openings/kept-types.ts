@@ -1,5 +1,5 @@
 import type { KeptType } from '@velvet-tape/contract';
-import { type OpeningType, specOf } from '@velvet-tape/core';
+import { type OpeningSpec, type OpeningType, type Piece, type PieceSpec, specOf, specOfPiece } from '@velvet-tape/core';
 import { liveQuery } from 'dexie';
 import { useEffect, useState } from 'react';
 import { randomSeed } from '../../../store/seed';
@@ -8,8 +8,16 @@ import { Offline } from '../../../sync/http';
 import { forget, keep, keptTypes, syncKeptTypes } from '../../../sync/kept-types';
 import { planActions } from '../plan-slice';
 
-/** The types kept for later jobs; brought up to date with the server when they are first looked at. */
-export function useKeptTypes(): readonly KeptType[] {
+/** A kept type of door or window, or a kept piece. */
+export type Kept<Spec> = Omit<KeptType, 'spec'> & { readonly spec: Spec };
+const isPiece = (kept: KeptType): kept is Kept<PieceSpec> => 'builtIn' in kept.spec;
+const isOpening = (kept: KeptType): kept is Kept<OpeningSpec> => !isPiece(kept);
+
+/** The types of doors and windows kept for later jobs, and the pieces; brought up to date with the server when they are first looked at. */
+export const useKeptTypes = () => useKept().filter(isOpening);
+export const useKeptPieces = () => useKept().filter(isPiece);
+
+function useKept(): readonly KeptType[] {
   const [kept, setKept] = useState<readonly KeptType[]>([]);
   useEffect(() => {
     const following = liveQuery(keptTypes).subscribe(setKept);
@@ -32,6 +40,15 @@ export const keepForLater =
       dispatch(
         planActions.said({ text: 'Kept for later jobs. It is in the tray of doors and windows.', tone: 'said' }),
       );
+      return bringUpToDate();
+    });
+  };
+
+export const keepPiece =
+  (piece: Piece, name: string): Command =>
+  (dispatch) => {
+    void keep({ id: randomSeed(), name, spec: specOfPiece(piece) }).then(() => {
+      dispatch(planActions.said({ text: 'Kept for later jobs. It is in the tray of pieces.', tone: 'said' }));
       return bringUpToDate();
     });
   };

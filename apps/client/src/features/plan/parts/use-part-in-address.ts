@@ -11,7 +11,8 @@ export function usePartInAddress(id: string, named: string | null): void {
   const listing = useAppSelector((state) => state.plan.listing);
   const ready = useAppSelector((state) => state.plan.loading === 'ready');
   const inAddress = partAt(named);
-  const shown = listing === null || listing === 'keys' || listing === 'looks' ? 'plan' : listing;
+  const shown =
+    listing === null || listing === 'keys' || listing === 'looks' || listing === 'catalogue' ? 'plan' : listing;
   const last = useRef<{ address: string; shown: string } | null>(null);
   useEffect(() => {
     if (!ready) {

@@ -1,8 +1,8 @@
 import type { Altered, OpeningForm } from '@velvet-tape/core';
-import { StyleSheet, View } from 'react-native';
+import { StyleSheet, View, useWindowDimensions } from 'react-native';
 import { Text } from 'react-native-paper';
 import { BarButton } from '../../../ui/BarButton';
-import { FONTS, useColours } from '../../../ui/theme';
+import { FONTS, WIDE, useColours } from '../../../ui/theme';
 import { lent } from '../later/lent';
 import { NEW_CHALK, NEW_WALL } from './new-wall';
 
@@ -48,9 +48,10 @@ export default function OptionBar() {
         }))
       : []),
   ];
+  const wide = useWindowDimensions().width >= WIDE;
   const drawing = form === NEW_WALL || form === NEW_CHALK;
   return (
-    <View style={styles.bar} testID="option-bar">
+    <View style={[styles.bar, wide && styles.over]} testID="option-bar">
       <View style={[styles.chip, { backgroundColor: colours.chalk }]}>
         <DropMenu
           icon="menu-down"
@@ -153,6 +154,7 @@ const styles = StyleSheet.create({
     pointerEvents: 'box-none',
     alignItems: 'center',
   },
+  over: { position: 'absolute', top: 4, left: 4, right: 70 },
   chip: { flexDirection: 'row', borderRadius: 24, overflow: 'hidden' },
   says: { fontFamily: FONTS.sans, fontSize: 14, padding: 12 },
 });

@@ -12,15 +12,27 @@ import { ListBar, ListPanel } from '../later/ListPanel';
 import { lent } from '../later/lent';
 import { alteredInWords, optionName, useOptions } from './OptionBar';
 
-const { DropMenu, MarkView, Written, capital, decimals, drawFloor, drawnBox, edit, fitted, formatArea, formatLength } =
-  lent();
+const {
+  DropMenu,
+  MarkView,
+  Written,
+  capital,
+  decimals,
+  drawFloor,
+  drawFloorInParts,
+  drawnBox,
+  edit,
+  fitted,
+  formatArea,
+  formatLength,
+} = lent();
 const { lookOf, planActions, useAppDispatch, useAppSelector } = lent();
 
 /** As many beside each other. */
 const MOST = 4;
 /** Lettering on a picture, px. */
 const LETTERING = 10;
-const [HIGH, HIGH_WIDE] = [290, 380];
+const [HIGH, HIGH_WIDE] = [290, 300];
 
 /** How all pictures lie: they move together. */
 interface Lie {
@@ -198,7 +210,12 @@ function Picture({ plan, option, floor, lie, setLie, swiped }: CellProps & { pla
       pieces: piecesOfOption(plan.pieces, option.id),
       ...lookOf(plan, 'for the client'),
     };
-    const bare = { ...style, sizes: false, without: new Set([...style.without].filter((part) => part !== 'pieces')) };
+    const bare = {
+      ...style,
+      sizes: false,
+      without: new Set([...style.without].filter((part) => part !== 'pieces')),
+      hides: new Set([...style.hides, 'room.area' as const]),
+    };
     const marks: Mark[] = [
       ...withoutGone(drawFloorInParts(floor, bare), plan, option.id).flatMap((part) => part.marks),
       ...drawAlterations(plan, floor, option.id, lettering).flatMap((part) => part.marks),
@@ -283,12 +300,31 @@ const ROWS: readonly (readonly [string, Say])[] = [
   ['To check', ({ checks, undone }) => String(checks + undone)],
 ];
 
+/** What was worked out of a plan, by option. */
+const figures = new WeakMap<Plan, Map<string, OptionFigures>>();
+
+/** The figures of some options, worked out one after the other while the page goes on; null: not yet. */
+function useFigures(plan: Plan, options: readonly Option[]): readonly (OptionFigures | null)[] {
+  const [, again] = useState(0);
+  let known = figures.get(plan);
+  if (!known) figures.set(plan, (known = new Map()));
+  const next = options.find(({ id }) => !known.has(id))?.id;
+  useEffect(() => {
+    if (next === undefined) return;
+    const timer = setTimeout(() => {
+      figures.get(plan)?.set(next, laterRooms().figuresOf(plan, next));
+      again((n) => n + 1);
+    });
+    return () => clearTimeout(timer);
+  }, [plan, next]);
+  return options.map(({ id }) => known.get(id) ?? null);
+}
+
 /** What they come to, side by side. */
 function Compared({ options }: { options: readonly Option[] }) {
   const colours = useColours();
   const plan = useAppSelector((state) => state.plan.plan)!;
-  const { figuresOf } = laterRooms();
-  const columns = useMemo(() => options.map(({ id }) => figuresOf(plan, id)), [options, plan, figuresOf]);
+  const columns = useFigures(plan, options);
   const cell = [styles.figure, { color: colours.ink }];
   return (
     <View style={styles.table} testID="options-compared">
@@ -305,7 +341,7 @@ function Compared({ options }: { options: readonly Option[] }) {
           <Text style={[styles.what, { color: colours.inkSoft }]}>{label}</Text>
           {columns.map((figures, i) => (
             <Text key={options[i]!.id} style={cell}>
-              {say(figures, plan)}
+              {figures ? say(figures, plan) : '…'}
             </Text>
           ))}
         </View>

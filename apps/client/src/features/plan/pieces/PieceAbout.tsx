@@ -8,7 +8,7 @@ import { lent } from '../later/lent';
 import { Swatches } from './Swatches';
 import { chosenOf, standingNow } from './standing';
 
-const { Written, edit, planActions, selectOption, useAppDispatch, useAppSelector } = lent();
+const { Written, edit, keepPiece, planActions, selectOption, useAppDispatch, useAppSelector } = lent();
 
 /** What a piece is called, who made it, what it costs; whether it belongs to the house. */
 export default function PieceAbout() {
@@ -58,6 +58,12 @@ export default function PieceAbout() {
             onPress={() => change({ option: piece.option === '' ? option : '' })}
           />
         )}
+        <BarButton
+          icon="star-outline"
+          label="Keep"
+          says="Keep it for later jobs"
+          onPress={() => dispatch(keepPiece(piece, pieceName(piece)))}
+        />
         <Swatches now={piece.colour} take={(colour) => change({ colour })} />
       </ListBar>
     </View>

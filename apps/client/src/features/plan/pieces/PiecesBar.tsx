@@ -5,11 +5,11 @@ import { laterRooms } from '../../../core-later/to-come';
 import { BarButton } from '../../../ui/BarButton';
 import { FONTS, useColours } from '../../../ui/theme';
 import { lent } from '../later/lent';
-import { recentForms } from './in-hand';
+import { KEPT, recentForms, takeKept } from './in-hand';
 import { isNewWall } from './new-wall';
 import { PieceTile, TILES } from './PieceTile';
 
-const { planActions, selectFloor, surfaceContains, toHouse, useAppDispatch, useAppSelector } = lent();
+const { planActions, useKeptPieces, selectFloor, surfaceContains, toHouse, useAppDispatch, useAppSelector } = lent();
 
 /** Two rows of the tray: the plan stays in view over them. */
 const SHOWN = 8;
@@ -28,6 +28,8 @@ export default function PiecesBar() {
   });
   const listing = useAppSelector((state) => state.plan.listing);
   const [words, setWords] = useState('');
+  const kept = useKeptPieces();
+  const own = kept.filter(({ name }) => name.toLowerCase().includes(words.trim().toLowerCase())).slice(0, 4);
   const { findPieces, offeredIn, pieceKindOf, roomFor } = laterRooms();
   const shown = useMemo(() => {
     if (words.trim()) return findPieces(words).slice(0, SHOWN);
@@ -39,7 +41,7 @@ export default function PiecesBar() {
   }, [words, name, findPieces, offeredIn, pieceKindOf, roomFor]);
   const take = (taken: string) =>
     dispatch(planActions.choicesMade({ piece: { form: taken === form ? null : taken, adding: false } }));
-  const inHand = form && !isNewWall(form) ? pieceKindOf(form) : null;
+  const inHand = form && !isNewWall(form) && !form.startsWith(KEPT) ? pieceKindOf(form) : null;
   const list = inHand && !shown.includes(inHand) ? [inHand, ...shown.slice(0, SHOWN - 1)] : shown;
   // under a list it would take its room
   if (listing !== null) return null;
@@ -74,6 +76,20 @@ export default function PiecesBar() {
           <PieceTile key={kind.id} kind={kind} chosen={kind.id === form} take={take} />
         ))}
       </View>
+      {own.length > 0 && (
+        <View style={TILES.all}>
+          {own.map(({ id, name, spec }) => (
+            <BarButton
+              key={id}
+              icon="star-outline"
+              label={name}
+              says={`Kept: ${name}`}
+              chosen={form === `${KEPT}${id}`}
+              onPress={() => take(takeKept(id, name, spec))}
+            />
+          ))}
+        </View>
+      )}
       <Text style={[styles.how, { color: colours.inkSoft }]}>
         {inHand
           ? `Tap where it goes: ${inHand.name}.`

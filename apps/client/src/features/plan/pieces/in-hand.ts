@@ -1,5 +1,4 @@
-import type { Point } from '@velvet-tape/core';
-import type { PieceKind, Size } from '@velvet-tape/core/pieces';
+import type { PieceSpec, Point } from '@velvet-tape/core';
 import { laterRooms } from '../../../core-later/to-come';
 import { recall, remember } from '../../../ui/remembered';
 import { lent } from '../later/lent';
@@ -16,9 +15,24 @@ export const recentForms = (): readonly string[] => (recall(RECENT) ?? '').split
 const putDown = (form: string) =>
   remember(RECENT, [form, ...recentForms().filter((each) => each !== form)].slice(0, MOST_RECENT).join(' '));
 
-/** The edit that puts a kind down where a finger is. */
-export function puttingDown(bench: Bench, kind: PieceKind, at: Point, how: { reach: number; size?: Size | undefined }) {
-  const piece = newPiece(kind, how.size);
+/** A kept piece that is in hand, by the name it is in hand under. */
+const kept = new Map<string, PieceSpec & { readonly name: string }>();
+export const KEPT = 'kept ';
+export const takeKept = (id: string, name: string, spec: PieceSpec): string => {
+  kept.set(`${KEPT}${id}`, { ...spec, name });
+  return `${KEPT}${id}`;
+};
+
+/** What is in hand as a piece: of a kind as it usually is, or one that was kept. */
+export const pieceInHand = (form: string) => {
+  const own = kept.get(form);
+  const kind = pieceKindOf(own?.form ?? form);
+  return { kind, piece: { ...newPiece(kind), ...own } };
+};
+
+/** The edit that puts what is in hand down where a finger is. */
+export function puttingDown(bench: Bench, form: string, at: Point, how: { reach: number }) {
+  const { piece } = pieceInHand(form);
   const {
     stand,
     guides,
@@ -38,10 +52,10 @@ export function puttingDown(bench: Bench, kind: PieceKind, at: Point, how: { rea
 
 /** Puts it down; it is then chosen. False where it was refused. */
 export function putDownAt(bench: Bench, form: string, at: Point, reach: number): boolean {
-  const { intent } = puttingDown(bench, pieceKindOf(form), at, { reach });
+  const { intent } = puttingDown(bench, form, at, { reach });
   const { made } = bench.commit(intent, randomSeed());
   if (!made) return false;
-  putDown(form);
+  if (!form.startsWith(KEPT)) putDown(form);
   bench.select({ kind: 'piece', ids: [made] });
   return true;
 }

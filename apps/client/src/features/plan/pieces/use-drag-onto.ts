@@ -1,13 +1,11 @@
 import type { Point } from '@velvet-tape/core';
 import { useEffect } from 'react';
 import type { View } from 'react-native';
-import { laterRooms } from '../../../core-later/to-come';
 import { lent } from '../later/lent';
 import { listenToDragOut } from '../openings/drag-out';
 import { putDownAt, puttingDown } from './in-hand';
 
 const { planActions, pointOnSheet, randomSeed, sheetBench, store, useAppDispatch } = lent();
-const { pieceKindOf } = laterRooms();
 
 /** Dragged out of the tray a piece shows where it would come, and comes there when it is let go of. */
 export function useDragOnto(host: React.RefObject<View | null>, form: string): void {
@@ -19,7 +17,7 @@ export function useDragOnto(host: React.RefObject<View | null>, form: string): v
     const seed = randomSeed();
     return listenToDragOut<{ at: Point; reach: number }>(element, pointOnSheet, {
       over: (spot) => {
-        const shown = spot && puttingDown(bench, pieceKindOf(form), spot.at, spot);
+        const shown = spot && puttingDown(bench, form, spot.at, spot);
         bench.preview(shown?.intent ?? null, seed);
         bench.guide(shown?.guides ?? []);
       },

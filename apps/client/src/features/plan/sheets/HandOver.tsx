@@ -16,6 +16,7 @@ const PARTS: readonly { readonly what: Handed; readonly label: string }[] = [
   { what: 'dxf', label: 'Plans, as DXF' },
   { what: 'rooms', label: 'Rooms, as a table' },
   { what: 'openings', label: 'Doors and windows, as a table' },
+  { what: 'pieces', label: 'Pieces, as a table' },
   { what: 'areas', label: 'Areas, as a table' },
   { what: 'readings', label: 'Readings, as a table' },
 ];

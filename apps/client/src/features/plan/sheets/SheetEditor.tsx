@@ -262,6 +262,12 @@ function AddTiles({ sheet, shown, choose }: { sheet: Sheet; shown: PageShown | n
             says={`Rooms of ${name}`}
             onPress={() => put({ kind: 'rooms', floor: id }, 'bare')}
           />
+          <BarButton
+            icon="sofa-outline"
+            label="Pieces"
+            says={`Pieces of ${name}`}
+            onPress={() => put({ kind: 'pieces', floor: id }, 'bare')}
+          />
         </ListBar>
       ))}
       <ListBar>

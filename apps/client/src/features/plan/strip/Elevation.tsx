@@ -12,12 +12,13 @@ import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import Svg, { G } from 'react-native-svg';
 import { Text } from 'react-native-paper';
+import { elevationOfPieces } from '../../../core-later/to-come';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { MarkView } from '../MarkView';
 import { planActions } from '../plan-slice';
 import type { Field } from '../plan-state';
-import { selectOpening, selectRoom, selectShownFloor } from '../selectors';
+import { selectOpening, selectRoom, selectShownFloor, selectShownPieces } from '../selectors';
 
 /** px; on a wide screen there is more room for it. */
 const HEIGHT = 148;
@@ -44,6 +45,8 @@ export function Elevation({ face }: { face: WallFace }) {
   const left = FIGURES + (width - FIGURES - face.length * k) / 2;
   const floor = high - MARGIN;
   const lights = (opening: Opening) => derived && roofLightIn(derived, opening);
+  const pieces = useAppSelector(selectShownPieces);
+  const standing = derived ? elevationOfPieces(face, derived, pieces) : [];
   const openings = openingsInElevation(face, top, lights);
   const on = openings.find((each) => each.on.opening.id === chosen?.opening.id);
   const window = on?.on.opening.kind === 'window';
@@ -57,7 +60,7 @@ export function Elevation({ face }: { face: WallFace }) {
     >
       <Svg width={width} height={high}>
         <G transform={`matrix(${k} 0 0 ${k} ${left} ${floor})`}>
-          {drawElevation(face, top, lights).map((mark) => (
+          {[...drawElevation(face, top, lights), ...standing].map((mark) => (
             <MarkView key={mark.key} mark={mark} colours={colours} lettering={13 / k} />
           ))}
         </G>

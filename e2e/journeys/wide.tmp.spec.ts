@@ -1,0 +1,22 @@
+import { key } from '../pad';
+import { expect, test } from '../server';
+test('x', async ({ page, server }) => {
+  page.on('console', (m) => m.type() === 'error' && console.log('CON', m.text().slice(0, 400)));
+  page.on('pageerror', (e) => console.log('PERR', e.stack?.slice(0, 600)));
+  await page.goto('/job/ferry-house');
+  await expect(page.getByTestId('option-bar')).toBeVisible();
+  await page.waitForTimeout(1500);
+  await page.screenshot({ path: '/tmp/look/w1.png' });
+  await page.goto('/job/quince-cottage/options');
+  await expect(page.getByTestId('options-compared')).toBeVisible();
+  await page.waitForTimeout(1500);
+  await page.screenshot({ path: '/tmp/look/w2.png' });
+  await page.goto('/job/ferry-house/pieces');
+  await page.getByRole('button', { name: /^To check/ }).click();
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: '/tmp/look/w3.png' });
+  await page.getByRole('button', { name: /^All \(/ }).click();
+  await page.getByRole('button', { name: /Sofa, 3 seats/ }).first().click();
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: '/tmp/look/w4.png' });
+});
