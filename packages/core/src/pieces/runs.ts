@@ -1,6 +1,6 @@
 import type { DrawingPart } from '../drawing/draw-floor';
 import type { Mark } from '../drawing/marks';
-import { type Ring, difference, ringsArea, union } from '../geometry';
+import { type Point, type Ring, difference, ringsArea, union } from '../geometry';
 import { type PieceOnFloor, inFrame, onSheet } from './on-floor';
 import { partsOf } from './body';
 
@@ -111,49 +111,54 @@ function standBeside(a: PieceOnFloor, b: PieceOnFloor): boolean {
   return gx <= BESIDE && gy <= BESIDE && Math.max(gx, gy) > -0.6 * Math.min(w, d) && Math.min(gx, gy) < -100;
 }
 
-/** Gaps between units on one wall that are too narrow for anything else. */
+/** Gaps between units along one wall that are too narrow for anything else; in a corner also beside the unit that goes round it. */
 function fillersBetween(units: readonly PieceOnFloor[], all: readonly PieceOnFloor[]) {
   const found: { of: PieceOnFloor[]; width: number; ring: Ring }[] = [];
   for (const a of units) {
     if (a.piece.stand.kind !== 'wall' || a.piece.stand.quarter !== 0) continue;
-    let next: { on: PieceOnFloor; gap: number } | null = null;
-    for (const b of units) {
-      if (b === a || Math.abs(a.top - b.top) > BESIDE || a.frame.d.x * b.frame.d.x + a.frame.d.y * b.frame.d.y < 0.9999)
-        continue;
-      const { x, y } = inFrame(a.frame, b.frame.at);
-      const gap = x - a.piece.width;
-      if (Math.abs(y) > 100 || gap < BESIDE || gap > FILLER || (next && gap >= next.gap)) continue;
-      next = { on: b, gap };
+    for (const right of [true, false]) {
+      const next = nextAlong(a, right, units);
+      if (!next || found.some(({ of }) => of.includes(a) && of.includes(next.on))) continue;
+      const [from, to] = right ? [a.piece.width, a.piece.width + next.gap] : [-next.gap, 0];
+      const depth = Math.min(a.piece.depth, next.on.piece.depth);
+      const between = onSheet(a.frame, (from + to) / 2, depth / 2);
+      if (all.some((on) => on !== a && on !== next.on && on.bottom < a.top && covers(on, between))) continue;
+      const [back, front] = [-Math.min(a.piece.gap, next.on.piece.gap), depth + WORKTOP.overhang];
+      const ring = [
+        onSheet(a.frame, from, back),
+        onSheet(a.frame, to, back),
+        onSheet(a.frame, to, front),
+        onSheet(a.frame, from, front),
+      ];
+      found.push({ of: [a, next.on], width: next.gap, ring });
     }
-    if (!next) continue;
-    const [from, to] = [a.piece.width, a.piece.width + next.gap];
-    const depth = Math.min(a.piece.depth, next.on.piece.depth);
-    const back = -Math.min(a.piece.gap, next.on.piece.gap);
-    const between = onSheet(a.frame, (from + to) / 2, depth / 2);
-    const taken = all.some((on) => {
-      const p = inFrame(on.frame, between);
-      return (
-        on !== a &&
-        on !== next!.on &&
-        on.bottom < a.top &&
-        p.x > 0 &&
-        p.x < on.piece.width &&
-        p.y > 0 &&
-        p.y < on.piece.depth
-      );
-    });
-    if (taken) continue;
-    const front = depth + WORKTOP.overhang;
-    const ring = [
-      onSheet(a.frame, from, back),
-      onSheet(a.frame, to, back),
-      onSheet(a.frame, to, front),
-      onSheet(a.frame, from, front),
-    ];
-    found.push({ of: [a, next.on], width: next.gap, ring });
   }
   return found;
 }
+
+/** The unit beside another along its wall, if only a narrow gap parts them. */
+function nextAlong(
+  a: PieceOnFloor,
+  right: boolean,
+  units: readonly PieceOnFloor[],
+): { on: PieceOnFloor; gap: number } | null {
+  let next: { on: PieceOnFloor; gap: number } | null = null;
+  for (const on of units) {
+    if (on === a || Math.abs(a.top - on.top) > BESIDE) continue;
+    const span = on.ring.map((p) => inFrame(a.frame, p));
+    const xs = span.map(({ x }) => x);
+    const gap = right ? Math.min(...xs) - a.piece.width : -Math.max(...xs);
+    // at the same wall
+    if (Math.abs(Math.min(...span.map(({ y }) => y))) > 100 || gap < BESIDE || gap > FILLER) continue;
+    if (!next || gap < next.gap) next = { on, gap };
+  }
+  return next;
+}
+
+const covers = ({ frame, piece }: PieceOnFloor, p: Point): boolean => {
+  const { x, y } = inFrame(frame, p);
+  return x > 0 && x < piece.width && y > 0 && y < piece.depth;
+};
 
 /** A worktop over its units, with the joints between them under it, and fillers crossed. */
 export const drawRun = ({ units, worktop, fillers }: Run): DrawingPart => {

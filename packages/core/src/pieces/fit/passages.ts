@@ -49,16 +49,18 @@ interface Goal {
 
 /** The doors of a space: the point before the middle of each, on its floor. */
 export function doorsOf({ rooms }: Space): (Goal & { opening: string })[] {
-  return rooms
-    .flatMap(({ faces }) => faces)
+  const faces = rooms.flatMap((room) => room.faces);
+  return faces
     .flatMap(({ course, openings }) =>
       openings.flatMap(({ opening, from, to }) => {
         if (opening.kind === 'window') return [];
         const along = (from + to) / 2;
         const at = moved(pointAt(course, along), rightOf(headingAt(course, along)), 60);
-        return [{ opening: opening.id, to: { opening: opening.id }, at, within: Math.max(450, (to - from) / 2 + 50) }];
+        const within = Math.max(450, (to - from) / 2 + 50);
+        return [{ number: opening.number, opening: opening.id, to: { opening: opening.id }, at, within }];
       }),
-    );
+    )
+    .sort((a, b) => a.number - b.number);
 }
 
 /** Where one stands to use a piece: before each side that must be free. */
@@ -98,12 +100,7 @@ export function passagesOf(space: Space, all: readonly PieceOnFloor[]): readonly
     };
     const path = end === null ? null : widestPath(raster, away, open, start, end);
     if (!path) return { ...to, narrow: null };
-    const narrow = narrowestOf(
-      path.filter((i) => !open(i)),
-      raster,
-      away,
-      edges,
-    );
+    const narrow = narrowestOf(path, open, raster, away, edges);
     return { ...to, narrow: narrow ?? { width: Infinity, a: goal.at, b: goal.at, between: [null, null] } };
   });
 }
@@ -121,7 +118,7 @@ function nearestFree(raster: Raster, { at, within }: Pick<Goal, 'at' | 'within'>
   let best: { i: number; off: number } | null = null;
   const reach = Math.ceil(within / raster.step);
   const home = raster.indexOf(at);
-  for (let i = 0; home !== null && i < 1; i += 1) if (raster.free[home]) return home;
+  if (home !== null && raster.free[home]) return home;
   for (let u = -reach; u <= reach; u += 1)
     for (let v = -reach; v <= reach; v += 1) {
       const p = { x: at.x + u * raster.step, y: at.y + v * raster.step };
@@ -232,27 +229,43 @@ const nearestOn = ({ a, b }: Edge, p: Point): Point => {
 /** Squares are looked at again, exactly, where they are as narrow as the narrowest, but for so much, mm. */
 const AGAIN = 2 * STEP;
 
-/** The narrowest place of a path: from the nearest edge to the nearest on the other side, to the last digit. */
+/**
+ * The narrowest place of a path: where the nearest edge and the nearest on the other side lie opposite each other
+ * (a saddle of the distance to what stands), to the last digit.
+ */
 function narrowestOf(
   path: readonly number[],
+  open: (i: number) => boolean,
   raster: Raster,
   away: Float64Array,
   edges: readonly Edge[],
 ): Narrow | null {
-  if (path.length === 0) return null;
-  const least = Math.min(...path.map((i) => away[i]!));
+  const closed = path.map((i, k) => ({ i, k })).filter(({ i }) => !open(i));
+  const least = Math.min(...closed.map(({ i }) => away[i]!));
+  const placed = (i: number) => raster.at(i % raster.columns, Math.floor(i / raster.columns));
   let best: Narrow | null = null;
-  for (const i of path) {
+  for (const { i, k } of closed) {
     if (away[i]! > least + AGAIN) continue;
-    let p = raster.at(i % raster.columns, Math.floor(i / raster.columns));
-    for (let again = 0; again < 4; again += 1) {
+    const going = [path[Math.max(0, k - 3)]!, path[Math.min(path.length - 1, k + 3)]!].map(placed);
+    let p = placed(i);
+    for (let again = 0; again < 12; again += 1) {
       const across = acrossAt(p, edges);
       if (!across) break;
-      if (!best || across.width < best.width) best = across;
-      p = { x: (across.a.x + across.b.x) / 2, y: (across.a.y + across.b.y) / 2 };
+      const middle = { x: (across.a.x + across.b.x) / 2, y: (across.a.y + across.b.y) / 2 };
+      const isSettled = distance(middle, p) < 1e-3;
+      p = middle;
+      if (!isSettled) continue;
+      if (liesAcross(across, going[0]!, going[1]!) && (!best || across.width < best.width)) best = across;
+      break;
     }
   }
   return best;
+}
+
+/** One passes through it: it does not lie along the way, as what is before and behind one does. */
+function liesAcross({ a, b, width }: Narrow, from: Point, to: Point): boolean {
+  const along = (b.x - a.x) * (to.x - from.x) + (b.y - a.y) * (to.y - from.y);
+  return Math.abs(along) < 0.7 * width * distance(from, to) || distance(from, to) === 0;
 }
 
 function acrossAt(p: Point, edges: readonly Edge[]): Narrow | null {
