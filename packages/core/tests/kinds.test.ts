@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  type Altered,
   COLLECTIONS,
   type CollectionName,
   Draft,
@@ -9,6 +10,8 @@ import {
   KINDS,
   type Piece,
   type Plan,
+  type WallFace,
+  type WallStand,
   applyEdit,
   NEW_FLOOR,
   changeBetween,
@@ -22,6 +25,7 @@ import {
   referenceProblems,
   repairPlan,
   standOnFace,
+  usualSpec,
   withChange,
 } from '../src';
 import { EDITS } from '../src/edits/registry';
@@ -112,6 +116,30 @@ function furnished(gestures: Parameters<typeof play>[0]): Plan {
     if (result.ok) plan = result.plan;
     if (result.ok && intent.kind === 'addPiece' && intent.piece.form === 'table') table = result.made!;
   });
+  return withOption(plan);
+}
+
+/** An option in which a wall and an opening are away, and in a room a wall is new with a door in it, and a window in an old one. */
+function withOption(plan: Plan): Plan {
+  let made = 0;
+  const done = (intent: Intent): Id => {
+    const result = applyEdit(plan, intent, `g${(made += 1)}`);
+    if (!result.ok) throw new Error(result.fault ?? 'refused');
+    plan = result.plan;
+    return result.made!;
+  };
+  const option = done({ kind: 'addOption', like: null });
+  const floor = deriveFloor(plan, 'ground');
+  const faces = floor.rooms[0]!.faces.slice(0, 2);
+  const alter = (altered: Altered, ends?: [WallStand, WallStand]) =>
+    done({ kind: 'alterHouse', floor: 'ground', option, altered, ...(ends && { ends }) });
+  const door = { kind: 'opening', spec: usualSpec('door', 'metric'), hinge: 'start', swing: 'left' } as const;
+  const standing = (face: WallFace) => standOnFace(floor.network, face, 300, 0);
+  alter({ kind: 'wall gone', wall: Object.keys(plan.walls)[0]! });
+  for (const opening of Object.keys(plan.openings).slice(0, 1)) alter({ kind: 'opening gone', opening });
+  alter({ ...door, stand: standing(faces[0]!) });
+  const wall = alter({ kind: 'wall', thickness: 100, chalk: false }, [standing(faces[0]!), standing(faces[1]!)]);
+  alter({ ...door, stand: { kind: 'alteration', alteration: wall, offset: 20 } });
   return plan;
 }
 
@@ -241,9 +269,10 @@ describe('for every kind', () => {
     expect(problemsOf(merge.plan)).toEqual([]);
     expect(deriveFloor(merge.plan, 'up').rooms).toHaveLength(1);
     const bare = without(base, 'floors', 'ground')!;
-    // sheets are on no floor
+    // sheets and options are on no floor
     for (const name of COLLECTIONS)
-      if (name !== 'sheets') expect([name, all(bare, name).length]).toEqual([name, name === 'floors' ? 1 : 0]);
+      if (name !== 'sheets' && name !== 'options')
+        expect([name, all(bare, name).length]).toEqual([name, name === 'floors' ? 1 : 0]);
   });
 });
 

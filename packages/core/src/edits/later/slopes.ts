@@ -17,7 +17,6 @@ import {
   type HeightReading,
   type Id,
   PITCHES,
-  type Plan,
   type Room,
   type Slope,
   type Value,

@@ -14,18 +14,20 @@ const { capital, planActions, takeTool, useAppDispatch, useAppSelector } = lent(
 /** So many of what was found are shown: who looks for more of them says more. */
 const MOST_FOUND = 40;
 
+const kindsOf = (group: PieceGroup) => laterRooms().PIECE_KINDS.filter((kind) => kind.group === group);
+
 /** Every kind there is, a group at a time, or by a word. One that is tapped is in hand, over the plan. */
 export default function Catalogue() {
   const dispatch = useAppDispatch();
   const colours = useColours();
-  const { PIECE_GROUPS, PIECE_KINDS, findPieces } = laterRooms();
+  const { PIECE_GROUPS, PIECE_KINDS } = laterRooms();
   const [words, setWords] = useState('');
   const [group, setGroup] = useState<PieceGroup>(PIECE_GROUPS[0]!);
   const form = useAppSelector((state) => state.plan.choices.piece.form);
   const looking = words.trim() !== '';
   const shown = useMemo(
-    () => (looking ? findPieces(words).slice(0, MOST_FOUND) : PIECE_KINDS.filter((kind) => kind.group === group)),
-    [looking, words, group, findPieces, PIECE_KINDS],
+    () => (looking ? laterRooms().findPieces(words).slice(0, MOST_FOUND) : kindsOf(group)),
+    [looking, words, group],
   );
   const take = (taken: string) => {
     dispatch(takeTool('pieces'));

@@ -29,8 +29,8 @@ export default function PiecesList({ floor }: { floor: DerivedFloor }) {
   const all = useAppSelector(standingNow);
   const plan = useAppSelector((state) => state.plan.plan)!;
   const advice = useAdvice();
-  const { orderedPieces, pieceLines, priceOf } = laterRooms();
-  const lines = useMemo(() => pieceLines(floor, all), [floor, all, pieceLines]);
+  const { orderedPieces, priceOf } = laterRooms();
+  const lines = useMemo(() => laterRooms().pieceLines(floor, all), [floor, all]);
   const { total, unknown } = priceOf(lines);
   const find = (id: string) => all.find(({ piece }) => piece.id === id);
   return (
