@@ -65,11 +65,17 @@ export const intersection = (a: readonly Ring[], b: readonly Ring[]): Ring[] => 
 export const difference = (a: readonly Ring[], b: readonly Ring[]): Ring[] => clipped(ClipType.Difference, a, b);
 
 /** The rings drawn in by `by` mm on all sides; what is thinner than that is gone. */
-export function inset(rings: readonly Ring[], by: number): Ring[] {
-  const offset = new ClipperOffset();
-  offset.addPaths(toGrid(rings), JoinType.Miter, EndType.Polygon);
+export const inset = (rings: readonly Ring[], by: number): Ring[] => drawnOut(rings, -by, JoinType.Miter);
+
+/** The rings drawn out by `by` mm on all sides (in: less than 0), round at corners. */
+export const rounded = (rings: readonly Ring[], by: number): Ring[] => drawnOut(rings, by, JoinType.Round);
+
+function drawnOut(rings: readonly Ring[], by: number, join: JoinType): Ring[] {
+  // arcs are off by a millimetre at most
+  const offset = new ClipperOffset(2, GRID);
+  offset.addPaths(toGrid(rings), join, EndType.Polygon);
   const paths: GridPoint[][] = [];
-  offset.execute(-by * GRID, paths);
+  offset.execute(by * GRID, paths);
   return fromGrid(paths);
 }
 

@@ -1,5 +1,16 @@
 import { type DerivedFloor, deriveFloor } from '../../derived';
-import { type Point, type Ring, direction, headingAt, intersection, pointAt, ringsArea, union } from '../../geometry';
+import {
+  type Point,
+  type Ring,
+  direction,
+  headingAt,
+  intersection,
+  pointAt,
+  properCrossing,
+  ringsArea,
+  union,
+} from '../../geometry';
+import { openingSpan } from '../../openings';
 import { type Id, type Plan, floorsInOrder } from '../../plan/plan';
 import { floorBeside } from '../../plan/storeys';
 import { surfaceContains } from '../../rooms';
@@ -110,9 +121,7 @@ const no = (words: string): GetInAnswer => ({ gets: false, words, by: null, at: 
 
 /** The floors one comes through, by stairs. */
 function floorsBetween(plan: Plan, from: Id, to: Id): House['floors'] | null {
-  const order = floorsInOrder(plan)
-    .map(({ id }) => id)
-    .reverse();
+  const order = floorsInOrder(plan).map(({ id }) => id);
   const [a, b] = [order.indexOf(from), order.indexOf(to)];
   if (a < 0 || b < 0) return null;
   const up = b > a;
@@ -151,7 +160,7 @@ function wayIn(
     const start = i === 0 ? startAt(floor, question.from) : { at: endOf(before!.stairs!, before!.up).at, within: 400 };
     const main = mainDirection(floor);
     const go = (goal: Pose, region: readonly Ring[], rect: Rectangle, from: typeof start) =>
-      routeFor({ floor: region, size: rect, along: main, steps, start: from, goal, stop: done });
+      routeFor({ floor: region, size: rect, along: main, steps, rough: steps < STEPS, start: from, goal, stop: done });
     if (stairs) {
       const { at, angle } = endOf(stairs, goesUp);
       const poses = go({ ...at, angle: alongLonger(flat, angle) }, free, flat, start);
@@ -378,14 +387,10 @@ function inWords({ floors }: House, name: string, legs: readonly Leg[]): string 
     const path = between(leg.poses, 100);
     return openingSchedule(floor)
       .filter(({ opening }) => {
-        const { wall, course } = floor.network.half(opening.wall, true);
-        const along =
-          opening.anchor === 'start'
-            ? opening.offset + opening.width / 2
-            : course.length - opening.offset - opening.width / 2;
-        const d = direction(course.a, course.b);
-        const at = { x: course.a.x + d.x * along, y: course.a.y + d.y * along };
-        return path.some((p) => Math.hypot(p.x - at.x, p.y - at.y) < opening.width / 2 + wall.left);
+        const { course } = floor.network.half(opening.wall, true);
+        const { from, to } = openingSpan(floor.network, opening);
+        const [a, b] = [pointAt(course, from), pointAt(course, to)];
+        return path.some((p, i) => i > 0 && properCrossing(path[i - 1]!, p, a, b));
       })
       .map(({ label }) => label);
   });

@@ -1,6 +1,6 @@
-import { type Point, type Ring, distance } from '../../geometry';
+import { type Point, type Ring, distance, intersection, piecesOf, rounded } from '../../geometry';
 import { surfaceContains } from '../../rooms';
-import { type Slice, insideOf, placesFor, rectangleAt, sweptTurning } from './slices';
+import { insideOf, placesFor, rectangleAt, sweptTurning } from './slices';
 import { awayFrom, nearestIn, wayWithin } from './way';
 
 /** How something lies on the way: its middle, and how its width is turned, radians. */
@@ -24,6 +24,8 @@ export interface Search {
   readonly start: { readonly at: Point; readonly within: number };
   /** Where it ends; the last bit is pushed. */
   readonly goal: Pose;
+  /** Turned on the spot only: it finds less, and soon. */
+  readonly rough?: boolean;
   /** Called now and then; true: stop. */
   readonly stop?: (share: number) => boolean;
 }
@@ -41,64 +43,128 @@ export class Stopped extends Error {}
  * found means that there is none with turns in these steps. Null: none.
  */
 export function routeFor(search: Search): readonly Pose[] | null {
-  const { floor, size, along, steps, start, goal, stop } = search;
-  const angleOf = (i: number) => along + (Math.PI * i) / steps;
-  const slices: Slice[] = [];
-  for (let i = 0; i < steps; i += 1) {
-    if (stop?.((i / steps) * 0.2)) throw new Stopped();
-    slices.push({ angle: angleOf(i), parts: placesFor(floor, rectangleAt(size.width, size.depth, angleOf(i))) });
-  }
-  const nodes = slices.flatMap(({ angle, parts }, slice) => parts.map((part) => ({ slice, angle, part })));
-  const first = slices.map((_, i) => slices.slice(0, i).reduce((sum, { parts }) => sum + parts.length, 0));
-  const begins = nodes.flatMap(({ part }, i) => (awayFrom(part, start.at) <= start.within ? [i] : []));
-  const ends = new Set(
-    nodes.flatMap(({ angle, part }, i) =>
-      apart(angle, goal.angle) <= Math.PI / steps && awayFrom(part, goal) <= PUSHED ? [i] : [],
-    ),
-  );
-  if (begins.length === 0 || ends.size === 0) return null;
-  const beside = new Map<number, Turn[]>();
+  const { size, steps, start, goal, stop } = search;
+  const floor = reachable(search);
+  if (!floor) return null;
+  const slices = new Slices(floor, search);
   // on the spot first; then while it slides, too, as round a tight corner
-  const ways = [ON_THE_SPOT, slidesOf(Math.max(size.width, size.depth), Math.PI / steps)];
+  const ways = search.rough
+    ? [ON_THE_SPOT]
+    : [ON_THE_SPOT, [...ON_THE_SPOT, ...slidesOf(Math.max(size.width, size.depth), Math.PI / steps)]];
   for (const [k, slides] of ways.entries()) {
-    for (let i = 0; i < steps; i += 1) {
-      if (stop?.(0.2 + (k === 0 ? 0.1 : 0.1 + 0.7 * (i / steps)))) throw new Stopped();
-      const next = (i + 1) % steps;
-      if (slices[i]!.parts.length === 0 || slices[next]!.parts.length === 0) continue;
-      for (const by of slides) {
-        const swept = sweptTurning(size, angleOf(i), angleOf(i + 1), by, AIR);
-        for (const turn of placesFor(floor, swept)) {
-          const p = insideOf(turn);
-          const q = { x: p.x + by.x, y: p.y + by.y };
-          const a = slices[i]!.parts.findIndex((part) => surfaceContains(part, p));
-          const b = slices[next]!.parts.findIndex((part) => surfaceContains(part, q));
-          if (a < 0 || b < 0) continue;
-          const [u, v] = [first[i]! + a, first[next]! + b];
-          add(beside, u, { to: v, turn, by });
-          const back = turn.map((ring) => ring.map((each) => ({ x: each.x + by.x, y: each.y + by.y })));
-          add(beside, v, { to: u, turn: back, by: { x: -by.x, y: -by.y } });
-        }
-      }
-    }
-    const chain = fewestTurns(nodes.length, beside, begins, ends);
-    const poses = chain && posesAlong(chain, nodes, start.at, goal);
+    const tell = (share: number) => {
+      if (stop?.((k + share) / ways.length)) throw new Stopped();
+    };
+    const chain = fewestTurns(slices, slides, start, goal, tell);
+    const poses = chain && posesAlong(chain, start.at, goal);
     if (poses) return poses;
   }
   return null;
 }
 
-/** From one part to one that is turned a step further: where it can begin, and how it slides meanwhile. */
-interface Turn {
-  readonly to: number;
+/**
+ * The part of a floor that matters: where the largest circle in the rectangle gets to from where it begins, and what the
+ * rectangle touches from there. Null: not even the circle gets to the goal.
+ */
+function reachable({ floor, size, start, goal }: Search): readonly Ring[] | null {
+  const [least, most] = [Math.min(size.width, size.depth) / 2, Math.hypot(size.width, size.depth) / 2];
+  const middles = piecesOf(rounded(floor, -Math.max(1, least - ROUNDED))).filter(
+    (part) => awayFrom(part, start.at) <= start.within && awayFrom(part, goal) <= PUSHED,
+  );
+  if (middles.length === 0) return null;
+  return intersection(floor, rounded(middles.flat(), most + ROUNDED));
+}
+/** Arcs of what is drawn in and out again are this far off, mm. */
+const ROUNDED = 3;
+
+interface Node {
+  readonly slice: number;
+  readonly angle: number;
+  readonly part: readonly Ring[];
+}
+
+/** Where its middle can be, for every step of half a turn, and how one gets from step to step: worked out when it is asked for. */
+class Slices {
+  private readonly nodes = new Map<number, readonly Node[]>();
+  private readonly turns = new Map<string, readonly Between[]>();
+  constructor(
+    private readonly floor: readonly Ring[],
+    private readonly search: Search,
+  ) {}
+
+  get steps(): number {
+    return this.search.steps;
+  }
+
+  angleOf(i: number): number {
+    return this.search.along + (Math.PI * i) / this.search.steps;
+  }
+
+  at(i: number): readonly Node[] {
+    const known = this.nodes.get(i);
+    if (known) return known;
+    const { width, depth } = this.search.size;
+    const angle = this.angleOf(i);
+    const parts = placesFor(this.floor, rectangleAt(width, depth, angle));
+    const made = parts.map((part) => ({ slice: i, angle, part }));
+    this.nodes.set(i, made);
+    return made;
+  }
+
+  /** From a step to the next one. */
+  private between(i: number, by: Point): readonly Between[] {
+    const key = `${i}/${by.x}/${by.y}`;
+    const known = this.turns.get(key);
+    if (known) return known;
+    const [here, there] = [this.at(i), this.at((i + 1) % this.search.steps)];
+    const made: Between[] = [];
+    if (here.length > 0 && there.length > 0) {
+      const swept = sweptTurning(this.search.size, this.angleOf(i), this.angleOf(i + 1), by, AIR);
+      for (const turn of placesFor(this.floor, swept)) {
+        const p = insideOf(turn);
+        const q = { x: p.x + by.x, y: p.y + by.y };
+        const from = here.find(({ part }) => surfaceContains(part, p));
+        const to = there.find(({ part }) => surfaceContains(part, q));
+        if (from && to) made.push({ from, to, turn, by });
+      }
+    }
+    this.turns.set(key, made);
+    return made;
+  }
+
+  /** The turns that lead to a node. */
+  into(node: Node, slides: readonly Point[]): readonly { readonly from: Node; readonly turn: Turn }[] {
+    const { steps } = this.search;
+    const before = (node.slice + steps - 1) % steps;
+    return slides.flatMap((by) => [
+      ...this.between(before, by)
+        .filter(({ to }) => to === node)
+        .map(({ from, turn }) => ({ from, turn: { turn, by } })),
+      ...this.between(node.slice, by)
+        .filter(({ from }) => from === node)
+        .map(({ to, turn }) => ({
+          from: to,
+          turn: {
+            turn: turn.map((ring) => ring.map((p) => ({ x: p.x + by.x, y: p.y + by.y }))),
+            by: { x: -by.x, y: -by.y },
+          },
+        })),
+    ]);
+  }
+}
+
+interface Between {
+  readonly from: Node;
+  readonly to: Node;
   readonly turn: readonly Ring[];
   readonly by: Point;
 }
 
-const add = (beside: Map<number, Turn[]>, at: number, turn: Turn): void => {
-  const list = beside.get(at);
-  if (list) list.push(turn);
-  else beside.set(at, [turn]);
-};
+/** Where it can begin to turn a step further, and how it slides meanwhile. */
+interface Turn {
+  readonly turn: readonly Ring[];
+  readonly by: Point;
+}
 
 const ON_THE_SPOT: readonly Point[] = [{ x: 0, y: 0 }];
 const DIRECTIONS = 12;
@@ -116,66 +182,66 @@ export function apart(a: number, b: number): number {
 }
 
 interface Step {
-  readonly node: number;
-  /** How it came there; null: it began there. */
-  readonly turn: Turn | null;
+  readonly node: Node;
+  /** How it goes on from there; null: it is where it ends. */
+  readonly next: Turn | null;
 }
 
-/** The parts one after the other with fewest turns between them, by breadth first. */
+/** The parts one after the other with fewest turns between them, by breadth first, back from the goal. */
 function fewestTurns(
-  count: number,
-  beside: ReadonlyMap<number, readonly Turn[]>,
-  begins: readonly number[],
-  ends: ReadonlySet<number>,
+  slices: Slices,
+  slides: readonly Point[],
+  start: Search['start'],
+  goal: Pose,
+  tell: (share: number) => void,
 ): readonly Step[] | null {
-  const came = new Map<number, { from: number; turn: Turn } | null>(begins.map((i) => [i, null]));
-  let line = [...begins];
-  while (line.length > 0 && came.size <= count) {
-    const end = line.find((i) => ends.has(i));
-    if (end !== undefined) {
+  const { steps } = slices;
+  const ends = Array.from({ length: steps }, (_, i) => i)
+    .filter((i) => apart(slices.angleOf(i), goal.angle) <= Math.PI / steps)
+    .flatMap((i) => slices.at(i).filter(({ part }) => awayFrom(part, goal) <= PUSHED));
+  const goes = new Map<Node, { to: Node; turn: Turn } | null>(ends.map((node) => [node, null]));
+  const seen = new Set<number>();
+  let line = ends;
+  while (line.length > 0) {
+    const begin = line.find(({ part }) => awayFrom(part, start.at) <= start.within);
+    if (begin) {
       const chain: Step[] = [];
-      for (let i: number | undefined = end; i !== undefined;) {
-        const step: { from: number; turn: Turn } | null = came.get(i) ?? null;
-        chain.push({ node: i, turn: step?.turn ?? null });
-        i = step?.from;
+      for (let node: Node | undefined = begin; node;) {
+        const step: { to: Node; turn: Turn } | null = goes.get(node) ?? null;
+        chain.push({ node, next: step?.turn ?? null });
+        node = step?.to;
       }
-      return chain.reverse();
+      return chain;
     }
-    const next: number[] = [];
-    for (const i of line)
-      for (const turn of beside.get(i) ?? []) {
-        if (came.has(turn.to)) continue;
-        came.set(turn.to, { from: i, turn });
-        next.push(turn.to);
+    const next: Node[] = [];
+    for (const node of line) {
+      tell(seen.add(node.slice).size / (steps + 1));
+      for (const { from, turn } of slices.into(node, slides)) {
+        if (goes.has(from)) continue;
+        goes.set(from, { to: node, turn });
+        next.push(from);
       }
+    }
     line = next;
   }
   return null;
 }
 
 /** Where it lies, step by step: it slides to where it can turn, turns, and slides on. */
-function posesAlong(
-  chain: readonly Step[],
-  nodes: readonly { angle: number; part: readonly Ring[] }[],
-  start: Point,
-  goal: Pose,
-): readonly Pose[] | null {
+function posesAlong(chain: readonly Step[], start: Point, goal: Pose): readonly Pose[] | null {
   const poses: Pose[] = [];
-  let at = nearestIn(nodes[chain[0]!.node]!.part, start);
-  let angle = nodes[chain[0]!.node]!.angle;
+  let at = nearestIn(chain[0]!.node.part, start);
+  let { angle } = chain[0]!.node;
   poses.push({ ...at, angle });
-  for (let i = 0; i < chain.length; i += 1) {
-    const { part } = nodes[chain[i]!.node]!;
-    const next = chain[i + 1];
-    const to = next ? nearestIn(next.turn!.turn, at) : nearestIn(part, goal);
-    const way = wayWithin(part, at, to);
+  for (const [i, { node, next }] of chain.entries()) {
+    const to = next ? nearestIn(next.turn, at) : nearestIn(node.part, goal);
+    const way = wayWithin(node.part, at, to);
     if (!way) return null;
     for (const p of way.slice(1)) poses.push({ ...p, angle });
     at = to;
     if (next) {
-      const { by } = next.turn!;
-      at = { x: at.x + by.x, y: at.y + by.y };
-      angle = nearAngle(nodes[next.node]!.angle, angle);
+      at = { x: at.x + next.by.x, y: at.y + next.by.y };
+      angle = nearAngle(chain[i + 1]!.node.angle, angle);
       poses.push({ ...at, angle });
     }
   }

@@ -1,13 +1,5 @@
 import { type Point, type Ring, difference, piecesOf, ringsBox, signedArea } from '../../geometry';
 
-/** All places where the middle of something can be while it is turned so far, without touching anything. */
-export interface Slice {
-  /** Radians. */
-  readonly angle: number;
-  /** Parts that hang together. */
-  readonly parts: readonly (readonly Ring[])[];
-}
-
 /** A convex outline round 0, 0. */
 type Convex = readonly Point[];
 
@@ -64,20 +56,24 @@ const turn = (a: Point, b: Point, c: Point) => (b.x - a.x) * (c.y - a.y) - (b.y 
  */
 export function placesFor(floor: readonly Ring[], outline: Convex): readonly (readonly Ring[])[] {
   const taken: Ring[] = [];
-  for (const ring of floor)
-    ring.forEach((a, i) => {
-      const b = ring[(i + 1) % ring.length]!;
-      const around = hull(
-        outline.flatMap((p) => [
-          { x: a.x - p.x, y: a.y - p.y },
-          { x: b.x - p.x, y: b.y - p.y },
-        ]),
-      );
-      taken.push(signedArea(around) < 0 ? [...around].reverse() : around);
-    });
+  const take = (touched: readonly Point[]) => {
+    const around = hull(touched.flatMap((a) => outline.map((p) => ({ x: a.x - p.x, y: a.y - p.y }))));
+    taken.push(signedArea(around) < 0 ? [...around].reverse() : around);
+  };
+  for (const ring of floor) {
+    // what stands there by itself and has no corner that points in is taken in one
+    if (isHole(ring) && isConvex(ring)) take(ring);
+    else ring.forEach((a, i) => take([a, ring[(i + 1) % ring.length]!]));
+  }
   const free = difference(floor, taken);
   return piecesOf(free).filter(([ring]) => ring !== undefined && signedArea(ring) > LEAST);
 }
+
+const isHole = (ring: Ring) => signedArea(ring) < 0;
+const isConvex = (ring: Ring) => {
+  const n = ring.length;
+  return ring.every((b, i) => turn(ring[(i + n - 1) % n]!, b, ring[(i + 1) % n]!) <= 1e-6);
+};
 
 /** Smaller parts are rounding, mm². */
 const LEAST = 4;

@@ -19,6 +19,7 @@ import { surfaceContains } from '../../rooms';
 import type { Network } from '../../walls';
 import { footprintOf, isPushedAside } from '../fit/footprint';
 import type { PieceOnFloor } from '../on-floor';
+import { coarser } from './coarser';
 
 /** How something is carried. */
 export interface Carried {
@@ -146,7 +147,7 @@ export function whereFree(
     ? []
     : floor.openings.filter(({ kind }) => kind === 'door').flatMap((opening) => leavesOf(floor.network, opening));
   const taken = [...standing.flatMap(footprintOf), ...leaves, ...flat(stairs)];
-  return taken.length > 0 ? difference(whole, taken) : whole;
+  return coarser(taken.length > 0 ? difference(whole, taken) : whole);
 }
 
 /** Ground before an outer door, less the house itself. */

@@ -11,7 +11,7 @@ import { ask, play, showAt, stop, useGetIn } from './get-in-state';
 import { chosenOf, standingNow } from './standing';
 
 const { DropMenu, deriveFloor, formatLength, floorsInOrder, openingSchedule, parseLength, planActions } = lent();
-const { useAppDispatch, useAppSelector } = lent();
+const { selectOption, useAppDispatch, useAppSelector } = lent();
 
 /** Will it get in: through which door, taken apart or not; the answer in words, and on the plan. */
 export default function PieceGetIn() {
@@ -46,6 +46,7 @@ function Asking({ one }: { one: PieceOnFloor }) {
   const dispatch = useAppDispatch();
   const colours = useColours();
   const plan = useAppSelector((state) => state.plan.plan)!;
+  const option = useAppSelector(selectOption);
   const { units } = plan.job;
   const { piece } = one;
   const entrances = useMemo(() => entrancesOf(floorsInOrder(plan).map(({ id }) => deriveFloor(plan, id))), [plan]);
@@ -70,7 +71,8 @@ function Asking({ one }: { one: PieceOnFloor }) {
       return;
     }
     const [width, depth, height] = read.map((each, i) => (apart && each.ok ? each.mm : piece[SIZES[i]!]));
-    ask(plan, { piece: piece.id, from: door.id, offHinges, size: { width: width!, depth: depth!, height: height! } });
+    const size = { width: width!, depth: depth!, height: height! };
+    ask(plan, option, { piece: piece.id, from: door.id, offHinges, size });
   };
   const { answer, progress } = state;
   return (

@@ -1,4 +1,4 @@
-import type { Plan } from '@velvet-tape/core';
+import type { Id, Plan } from '@velvet-tape/core';
 import type { GetInAnswer, GetInQuestion } from '@velvet-tape/core/pieces/get-in';
 import type { Remote } from 'comlink';
 import { useSyncExternalStore } from 'react';
@@ -39,8 +39,8 @@ export const useGetIn = (): GetInState =>
     () => state,
   );
 
-/** Asks, in a worker of its own, which ends with the answer. */
-export function ask(plan: Plan, question: GetInQuestion): void {
+/** Asks, as an option has the house, in a worker of its own, which ends with the answer. */
+export function ask(plan: Plan, option: Id | null, question: GetInQuestion): void {
   stop();
   set({ ...NOTHING, plan, question, progress: 0 });
   const own = new Worker(new URL('../../../workers/get-in.worker.ts', import.meta.url));
@@ -51,6 +51,7 @@ export function ask(plan: Plan, question: GetInQuestion): void {
     await remote.decimals(decimalMark());
     return remote.getIn(
       plan,
+      option,
       question,
       proxy((share: number) => worker === own && set({ progress: share })),
     );
