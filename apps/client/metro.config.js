@@ -38,6 +38,8 @@ config.resolver.resolveRequest = (context, name, platform) => {
   if (name.endsWith('../locales/index.js') && context.originModulePath.includes('/zod/')) {
     return { type: 'sourceFile', filePath: englishOnly };
   }
+  // schemas are written here, none is read from a document
+  if (name === './from-json-schema.js' && context.originModulePath.includes('/zod/')) return { type: 'empty' };
   const filePath =
     partsUsed.get(name) ?? (/^ml-matrix\/src\//.test(name) && inPackage('ml-matrix', `${name.slice(10)}.js`));
   if (platform === 'web' && filePath) return { type: 'sourceFile', filePath };

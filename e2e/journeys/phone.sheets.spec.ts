@@ -118,6 +118,7 @@ test('the listing plan of a house: laid out, a part moved, drawn smaller, anothe
     'Ferry-House-areas.csv',
     'Ferry-House-cover.pdf',
     'Ferry-House-openings.csv',
+    'Ferry-House-pieces.csv',
     'Ferry-House-rooms.csv',
     'Ferry-House-sheets.pdf',
     'Ferry-House.dxf',

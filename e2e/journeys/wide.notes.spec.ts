@@ -24,6 +24,8 @@ test('strings round the house on a wide screen: other ends for all of them, a fi
   await expect(figures.filter({ hasText: '11.7' }).first()).toBeVisible();
   if (process.env['LOOK']) await page.screenshot({ path: '/tmp/look/wide-1.png' });
 
+  // clear of what lies over the sheet
+  await key(page, 'Zoom out (−)').click();
   // one is chosen by its figure: all that were laid with it change their ends
   const whole = figures.filter({ hasText: '11.7' }).first();
   await whole.click();

@@ -1,5 +1,4 @@
 export * from './apply';
-export { bendOf } from './bend-wall';
 export { wallsToCarry } from './later';
 export * from './parts';
 export { type Intent, editName } from './registry';

@@ -1,4 +1,3 @@
-import { bendWallEdits } from './bend-wall';
 import { bumpEdits } from './bump';
 import { drawBoxEdits } from './draw-box';
 import { drawPathEdits } from './draw-path';
@@ -22,7 +21,6 @@ import type { Edit } from './edit';
 
 /** Everything a person can do to a plan. A new edit: its intent, what it does and its name in a file of its own, and a line here, or in `later`. */
 export const EDITS = {
-  ...bendWallEdits,
   ...bumpEdits,
   ...drawBoxEdits,
   ...drawPathEdits,

@@ -19,5 +19,5 @@ export { dropWithAll } from '../plan/footing';
 export { ofStep } from '../stairs/words';
 export { requireHeadroom } from '../edits/require-headroom';
 export { requireRoom } from '../edits/rooms';
-export { measuredAgain } from '../edits/readings';
+export { measuredAgain, putReading } from '../edits/readings';
 export { standOn } from '../edits/solids';

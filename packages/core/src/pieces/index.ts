@@ -42,3 +42,4 @@ export { blocks, footprintOf } from './fit/footprint';
 export { type Passage, passagesOf } from './fit/passages';
 export { type RoomSpace, TURNING_CIRCLE, freeFloor, largestRectangle, roomSpace } from './fit/space';
 export { type PieceLine, type PieceOrder, orderedPieces, pieceLines, priceOf } from './list';
+export { isWrittenAt } from './written-at';

@@ -1,3 +1,4 @@
+export * from './bend';
 export * from './surfaces';
 export * from './label-point';
 export * from './reconcile';

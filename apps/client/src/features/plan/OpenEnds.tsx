@@ -17,10 +17,14 @@ export function OpenEnds() {
   const floor = useAppSelector(selectShownFloor);
   const drawing = useAppSelector((state) => state.plan.proposal !== null || state.plan.preview !== null);
   const [open, setOpen] = useState(false);
+  const hasOptions = useAppSelector((state) => Object.keys(state.plan.plan?.options ?? {}).length > 0);
   const ends = floor?.openEnds ?? [];
   if (!floor || ends.length === 0 || drawing) return null;
   return (
-    <View style={[styles.box, { backgroundColor: colours.chalk, borderColor: colours.clay }]} pointerEvents="auto">
+    <View
+      style={[styles.box, hasOptions && styles.below, { backgroundColor: colours.chalk, borderColor: colours.clay }]}
+      pointerEvents="auto"
+    >
       <BarButton
         icon="alert-circle-outline"
         label={ends.length === 1 ? '1 open end' : `${ends.length} open ends`}
@@ -75,6 +79,8 @@ const styles = StyleSheet.create({
     padding: 4,
     gap: 4,
   },
+  // which option is looked at stands over it
+  below: { top: 66 },
   end: { paddingHorizontal: 8, paddingBottom: 4, gap: 4 },
   words: { fontSize: 14 },
   actions: { flexDirection: 'row', gap: 6 },

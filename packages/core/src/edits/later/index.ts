@@ -1,5 +1,6 @@
 export { wallsToCarry } from './carry-floor';
 import { annotationsEdits } from './annotations';
+import { bendWallEdits } from './bend-wall';
 import { breaksEdits } from './breaks';
 import { carryFloorEdits } from './carry-floor';
 import { closeEndEdits } from './close-end';
@@ -19,6 +20,7 @@ import { wallKindEdits } from './wall-kind';
 /** Edits whose screens come later than the plan: a client may leave them away till then. */
 export const LATER_EDITS = {
   ...annotationsEdits,
+  ...bendWallEdits,
   ...breaksEdits,
   ...carryFloorEdits,
   ...closeEndEdits,

@@ -7,8 +7,9 @@ import type { Bench, Pointer } from '../tools/tool';
 import type { PieceDrag } from './pieces-room';
 import { chosenOf, standing } from './standing';
 
-const { faceAt, lookContent, outOfReach } = lent();
-const { inFrame, middleOfPiece, onSheet, partOfPiece, pieceAt, placePiece, rightFor, turnOfFrame } = laterRooms();
+const { faceAt, lookContent, lookOf, outOfReach } = lent();
+const { inFrame, isWrittenAt, middleOfPiece, onSheet, partOfPiece, pieceAt, placePiece, rightFor, turnOfFrame } =
+  laterRooms();
 
 /** A wall is meant only right at it; what stands before it is nearer. Of a finger’s reach. */
 const AT_WALL = 0.3;
@@ -34,6 +35,15 @@ export function pieceUnder(bench: Bench, { at, reach }: Pointer): string | null 
   const hit = pieceAt(inReach(bench), at, BESIDE * reach);
   if (!hit || faceAt(bench.floor(), at, AT_WALL * reach)) return null;
   return hit.piece.id;
+}
+
+/** The piece under a finger that may mean anything of the house: what is written over it goes first. */
+export function pieceMeant(bench: Bench, pointer: Pointer): string | null {
+  const id = pieceUnder(bench, pointer);
+  const floor = bench.floor();
+  const { job } = floor.plan;
+  const style = { lettering: bench.lettering(), units: job.units, ...lookOf(bench.looks(), job.look) };
+  return id !== null && isWrittenAt(floor, style, pointer.at) ? null : id;
 }
 
 /** One is chosen with its group; while others are to join, it joins those that are chosen, or leaves them. */

@@ -13,7 +13,7 @@ export interface PiecesRoom {
   readonly piecesTool: (bench: Bench) => Tool;
   readonly chosenPiece: Required<Pick<ChosenKind<Of<'piece'>>, 'fields' | 'typed' | 'remove' | 'nudge'>>;
   /** The piece under a finger. */
-  readonly pieceUnder: (bench: Bench, pointer: Pointer) => string | null;
+  readonly pieceMeant: (bench: Bench, pointer: Pointer) => string | null;
   /** What is chosen when one is tapped: it, with its group. */
   readonly pieceChosen: (bench: Bench, id: string) => Selection;
   /** What a drag from there does with the chosen pieces; null where it has hold of none. */
@@ -37,7 +37,7 @@ export const wantsPieces = ({ plan: { plan, tool } }: RootState): boolean =>
   plan !== null && (tool === 'pieces' || Object.keys(plan.pieces).length > 0);
 
 export const piecesTool = (bench: Bench): Tool => toolToCome(() => room.now()?.piecesTool(bench) ?? null);
-export const pieceUnder: PiecesRoom['pieceUnder'] = (...at) => room.now()?.pieceUnder(...at) ?? null;
+export const pieceMeant: PiecesRoom['pieceMeant'] = (...at) => room.now()?.pieceMeant(...at) ?? null;
 export const pieceDrag: PiecesRoom['pieceDrag'] = (...at) => room.now()?.pieceDrag(...at) ?? null;
 export const pieceChosen: PiecesRoom['pieceChosen'] = (bench, id) =>
   room.now()?.pieceChosen(bench, id) ?? { kind: 'piece', ids: [id] };

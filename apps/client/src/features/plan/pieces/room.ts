@@ -1,7 +1,7 @@
 /** All of pieces that comes later, in one piece: what several pieces share would be in the first page. */
 export { default as Catalogue } from './Catalogue';
 export { chosenPiece } from './chosen-piece';
-export { pieceChosen, pieceDrag, pieceUnder } from './holding';
+export { pieceChosen, pieceDrag, pieceMeant } from './holding';
 export { default as OptionBar } from './OptionBar';
 export { default as OptionsPart } from './OptionsPart';
 export { default as PieceAbout } from './PieceAbout';

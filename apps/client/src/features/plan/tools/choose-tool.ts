@@ -1,6 +1,6 @@
 import { type Hit, type Point, type ShownPart, cornerAt, hitAt, outOfReach, surfaceContains } from '@velvet-tape/core';
 import type { Selection } from '../plan-state';
-import { pieceChosen, pieceDrag, pieceUnder } from '../pieces/pieces-room';
+import { pieceChosen, pieceDrag, pieceMeant } from '../pieces/pieces-room';
 import { type Grip, gripAt, heldGrip, intentOfGrip, isStill, pushedPart } from './grips';
 import { chooseAll, rectangle, roomsWithin } from './lasso-tool';
 import { caught } from './snapping';
@@ -29,7 +29,7 @@ export function chooseTool(bench: Bench): Tool {
       return state.kind === 'dragging' || state.kind === 'framing';
     },
     down(pointer) {
-      state = { kind: 'pressed', from: pointer, hit: withinReach(bench, pointer), piece: pieceUnder(bench, pointer) };
+      state = { kind: 'pressed', from: pointer, hit: withinReach(bench, pointer), piece: pieceMeant(bench, pointer) };
     },
     move(pointer) {
       if (state.kind === 'idle') return;

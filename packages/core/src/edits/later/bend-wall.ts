@@ -1,24 +1,14 @@
-import { edit } from './edit';
-import {
-  type Point,
-  bulgeOfLength,
-  bulgeOfRadius,
-  bulgeOfSagitta,
-  distance,
-  edgeLength,
-  partOf,
-  courseOf,
-  sagittaOf,
-} from '../geometry';
-import { type Draft, Refusal } from '../plan/draft';
-import { type Id, isOfBend, type Value } from '../plan/plan';
-import { formatLength } from '../units';
-import type { FaceRun } from '../rooms';
-import { networkOfFloor, roomOutline, freeRuns } from '../rooms';
-import { type HalfWall, cellsOf } from '../walls';
-import { putReading } from './readings';
-import { requireFace } from './require';
-import { settle } from './settle';
+import { edit } from '../edit';
+import { type Point, bulgeOfLength, bulgeOfRadius, bulgeOfSagitta, distance, partOf, courseOf } from '../../geometry';
+import { type Draft, Refusal } from '../../plan/draft';
+import { type Id, isOfBend, type Value } from '../../plan/plan';
+import { formatLength } from '../../units';
+import type { FaceRun } from '../../rooms';
+import { networkOfFloor, roomOutline, freeRuns } from '../../rooms';
+import { type HalfWall, cellsOf } from '../../walls';
+import { putReading } from '../readings';
+import { requireFace } from '../require';
+import { settle } from '../settle';
 
 /** A wall bends to a half circle and no more. */
 const MOST = 1;
@@ -130,13 +120,6 @@ function runBetween(draft: Draft, floor: Id, { wall, forward }: HalfWall): FaceR
   const runs = [...cellsOf(network).flatMap((cell) => roomOutline(network, cell).runs), ...freeRuns(network)];
   return runs.find((run) => run.halves.some((half) => half.wall.id === wall.id && half.forward === forward)) ?? null;
 }
-
-export const bendOf = (face: FaceRun) => ({
-  sagitta: Math.abs(sagittaOf(distance(face.a, face.b), face.bulge)),
-  radius: face.course.arc?.radius ?? null,
-  length: edgeLength(face.a, face.b, face.bulge),
-  way: face.bulge >= 0 ? ('out' as const) : ('in' as const),
-});
 
 export const bendWallEdits = {
   bendWall: edit<BendWall>('bend wall', bendWall),
