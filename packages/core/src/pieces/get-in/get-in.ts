@@ -74,8 +74,8 @@ function turnedUp({ width, depth, height }: Size, how: CarriedHow): Rectangle & 
 /** Into how many steps half a turn is parted. */
 const STEPS = 72;
 const COARSE = 36;
-/** A door can be begun at from anywhere so near, mm. */
-const NEAR_START = 2600;
+/** So far before the outer face of a wall it begins, and no farther from there: never behind that wall already, mm. */
+const NEAR_START = 1600;
 
 interface House {
   readonly plan: Plan;
@@ -239,7 +239,7 @@ function startAt(floor: DerivedFloor, from: Id): { at: Point; within: number } {
   const at = { x: course.a.x + d.x * along, y: course.a.y + d.y * along };
   // outside, as far as it is long
   const out = (side: number) => ({ x: at.x - d.y * side, y: at.y + d.x * side });
-  const far = wall.left + wall.right + 1600;
+  const far = wall.left + wall.right + NEAR_START;
   const outside = [out(far), out(-far)].find(
     (p) => !floor.rooms.some(({ outline }) => surfaceContains(outline.rings, p)),
   );

@@ -7,7 +7,7 @@ import type { Bench, Pointer } from '../tools/tool';
 import type { PieceDrag } from './pieces-room';
 import { chosenOf, standing } from './standing';
 
-const { faceAt, lookContent, lookOf, outOfReach } = lent();
+const { drawFloorInParts, faceAt, lookContent, lookOf, outOfReach } = lent();
 const { inFrame, isWrittenAt, middleOfPiece, onSheet, partOfPiece, pieceAt, placePiece, rightFor, turnOfFrame } =
   laterRooms();
 
@@ -40,10 +40,12 @@ export function pieceUnder(bench: Bench, { at, reach }: Pointer): string | null 
 /** The piece under a finger that may mean anything of the house: what is written over it goes first. */
 export function pieceMeant(bench: Bench, pointer: Pointer): string | null {
   const id = pieceUnder(bench, pointer);
+  if (id === null) return null;
   const floor = bench.floor();
-  const { job } = floor.plan;
-  const style = { lettering: bench.lettering(), units: job.units, ...lookOf(bench.looks(), job.look) };
-  return id !== null && isWrittenAt(floor, style, pointer.at) ? null : id;
+  const { look, units } = floor.plan.job;
+  const lettering = bench.lettering();
+  const drawn = drawFloorInParts(floor, { lettering, units, ...lookOf(bench.looks(), look) });
+  return isWrittenAt(drawn, lettering, pointer.at) ? null : id;
 }
 
 /** One is chosen with its group; while others are to join, it joins those that are chosen, or leaves them. */
