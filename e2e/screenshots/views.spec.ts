@@ -1,8 +1,9 @@
 import { execFileSync } from 'node:child_process';
-import { type Page, test as plain } from '@playwright/test';
+import { type Page, expect, test as plain } from '@playwright/test';
 import { PHONE, WIDE } from '../browser';
 import { onSketch } from '../../apps/server/src/demo/boat-shed';
 import { Finger, middleOf, restingBox } from '../finger';
+import { ofHouse } from '../mill-house';
 import { press } from '../pad';
 import { onScreen, pictureOn } from '../picture';
 import { test } from '../server';
@@ -89,23 +90,19 @@ async function underTheRoof(page: Page, finger: Finger): Promise<void> {
   for (let i = 0; i < 2; i += 1) await page.keyboard.press('Control+z');
 }
 
-/** A sheet being laid out, and the page as it leaves. */
-async function aSheet(page: Page, finger: Finger): Promise<void> {
+/** A sofa on its way in, as it plays on the plan. */
+async function gettingIn(page: Page, finger: Finger): Promise<void> {
+  await page.goto('/job/ferry-house');
+  await press(page, 'Pieces');
+  await page.getByTestId('pieces-tray').waitFor();
+  await finger.tap(await ofHouse(page.getByTestId(/^floor /), { x: 2650, y: 2250 }));
+  await page.getByRole('tab', { name: 'Gets in?' }).tap();
+  await page.getByRole('button', { name: /^Comes through D0/ }).tap();
+  await page.getByRole('menuitem', { name: /^D0\.1/ }).tap();
+  await page.getByRole('button', { name: 'Will it get in?', exact: true }).tap();
+  await page.getByText(/ gets in, carried | does not get in/).waitFor({ timeout: 60_000 });
+  await picture(page, 'phone-pieces');
   await page.getByRole('button', { name: 'Done', exact: true }).tap();
-  await page.getByRole('tab', { name: 'Sheets' }).tap();
-  await page.getByRole('button', { name: /^Sheet 1, Listing plan/ }).tap();
-  await page.getByRole('button', { name: 'Dismiss', exact: true }).tap();
-  const ground = page.getByTestId('frame Ground floor');
-  await finger.tap(await middleOf(ground));
-  await page.getByTestId('frame-tiles').waitFor();
-  await picture(page, 'phone-sheet');
-  await page.getByRole('button', { name: 'Done', exact: true }).tap();
-  const [file] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'This sheet as PDF', exact: true }).tap(),
-  ]);
-  execFileSync('pdftoppm', ['-r', '80', '-png', '-singlefile', await file.path(), '../docs/screenshots/page-listing']);
-  await page.getByRole('tab', { name: 'Plan' }).tap();
 }
 
 /** Strings laid in a room, one of them chosen. */
@@ -178,8 +175,8 @@ plain.describe('on a phone', () => {
     await page.getByRole('button', { name: 'Done', exact: true }).tap();
     await storeys(page, finger);
     await underTheRoof(page, finger);
-    await aSheet(page, finger);
     await notes(page, finger);
+    await gettingIn(page, finger);
     await overSketch(page, finger);
   });
 });
@@ -258,6 +255,14 @@ plain.describe('on a wide screen', () => {
     await page.getByTestId('underlay-panel').waitFor();
     await restingBox(pictureOn(page));
     await picture(page, 'wide-underlay');
+    await page.goto('/job/quince-cottage/options');
+    await page
+      .getByTestId(/^option-picture /)
+      .nth(3)
+      .waitFor();
+    await page.getByTestId('options-compared').getByText('…').first().waitFor({ state: 'detached' });
+    await expect(page.getByTestId('options-compared').getByText('…')).toHaveCount(0);
+    await picture(page, 'wide-options');
   });
 
   test.describe('in the dark', () => {

@@ -63,6 +63,7 @@ export {
   perPixelAt,
   scaleOf,
   formatArea,
+  formatVolume,
   formatLength,
   formatLevel,
   formatSize,

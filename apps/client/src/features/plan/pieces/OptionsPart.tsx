@@ -25,6 +25,7 @@ const {
   fitted,
   formatArea,
   formatLength,
+  formatVolume,
 } = lent();
 const { lookOf, planActions, useAppDispatch, useAppSelector } = lent();
 
@@ -288,7 +289,12 @@ const SWIPE = 50;
 type Say = (figures: OptionFigures, plan: Plan) => string;
 const ROWS: readonly (readonly [string, Say])[] = [
   ['Free floor', ({ freeFloor }, { job }) => formatArea(freeFloor, job.units)],
-  ['Storage', ({ storage }) => `${decimals(storage / 1e9, 2)} m³`],
+  [
+    'Storage',
+    // small in cubic metres
+    ({ storage }, { job: { units } }) =>
+      units === 'metric' ? `${decimals(storage / 1e9, 2)} m³` : formatVolume(storage, units),
+  ],
   ['Shelf', ({ shelf }, { job }) => formatLength(shelf, job.units)],
   ['Worktop', ({ worktop }, { job }) => formatLength(worktop, job.units)],
   ['Seats', ({ seats }) => String(seats)],
