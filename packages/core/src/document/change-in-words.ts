@@ -1,3 +1,4 @@
+import { capital } from '../words';
 import { type PlanChange, sameEntity } from '../plan/changes';
 import { type CollectionName, type Entity, kindOf } from '../plan/kinds';
 import type { JobDetails } from '../plan/plan';
@@ -42,7 +43,7 @@ export function changeInWords({ job, entities }: PlanChange): string {
   const parts = first.length > 0 ? first : told(BY_THE_WAY);
   const more = parts.length - MOST_SAID;
   const words = [...parts.slice(0, MOST_SAID), ...(more > 0 ? [`and ${more} more`] : [])].join(', ');
-  return words.charAt(0).toUpperCase() + words.slice(1);
+  return capital(words);
 }
 
 type Told = Pick<PlanChange['entities'][number], 'before' | 'after'>;

@@ -1,5 +1,5 @@
 import { orient2d } from 'robust-predicates';
-import { type Point, distance, dot, subtract } from './point';
+import { type Point, between, distance, dot, subtract } from './point';
 
 /** Which side of a→b the point c lies on: positive right (clockwise), negative left, 0 exactly on it. Exact sign (Shewchuk's predicates). */
 export const side = (a: Point, b: Point, c: Point): number => -orient2d(a.x, a.y, b.x, b.y, c.x, c.y);
@@ -35,8 +35,9 @@ export function footAlong(a: Point, b: Point, p: Point): number {
   return squared === 0 ? 0 : dot(subtract(p, a), ab) / squared;
 }
 
+/** The point of the segment ab that is nearest to p. */
+export const nearestOnSegment = (a: Point, b: Point, p: Point): Point =>
+  between(a, b, Math.min(1, Math.max(0, footAlong(a, b, p))));
+
 /** Distance from p to the segment ab, mm. */
-export function distanceToSegment(a: Point, b: Point, p: Point): number {
-  const k = Math.min(1, Math.max(0, footAlong(a, b, p)));
-  return distance(p, { x: a.x + k * (b.x - a.x), y: a.y + k * (b.y - a.y) });
-}
+export const distanceToSegment = (a: Point, b: Point, p: Point): number => distance(p, nearestOnSegment(a, b, p));

@@ -21,3 +21,4 @@ export { requireHeadroom } from '../edits/require-headroom';
 export { requireRoom } from '../edits/rooms';
 export { measuredAgain, putReading } from '../edits/readings';
 export { standOn } from '../edits/solids';
+export { capital } from '../words';

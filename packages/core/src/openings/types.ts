@@ -1,3 +1,4 @@
+import { capital } from '../words';
 import {
   type OpeningForm,
   type OpeningKind,
@@ -69,7 +70,7 @@ export function typeName(spec: OpeningSpec & { readonly name?: string }, units: 
   const glazed = spec.glazing > 0 && kindOfForm(spec.form) === 'door' ? 'glazed ' : '';
   const height = spec.toCeiling ? 'to the ceiling' : formatLength(spec.height, units);
   const words = `${glazed}${spec.form} ${formatLength(spec.width, units)} × ${height}`;
-  return words[0]!.toUpperCase() + words.slice(1);
+  return capital(words);
 }
 
 const plain: OpeningSpec = {

@@ -1,3 +1,4 @@
+import { middle } from '../geometry';
 import { deriveFloor } from '../derived';
 import { adviceOn } from '../pieces/fit/advice';
 import { passagesOn } from '../pieces/fit/passages';
@@ -84,7 +85,7 @@ export function planOfOption(plan: Plan, option: Id): Plan {
     up: bottom,
     stand: {
       kind: 'free' as const,
-      ...{ x: (ring[0]!.x + ring[2]!.x) / 2, y: (ring[0]!.y + ring[2]!.y) / 2 },
+      ...middle(ring[0]!, ring[2]!),
       turn: (Math.atan2(frame.d.y, frame.d.x) * 180) / Math.PI,
     },
   }));

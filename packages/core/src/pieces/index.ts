@@ -43,3 +43,4 @@ export { type Passage, passagesOf } from './fit/passages';
 export { type RoomSpace, TURNING_CIRCLE, freeFloor, largestRectangle, roomSpace } from './fit/space';
 export { type PieceLine, type PieceOrder, orderedPieces, pieceLines, priceOf } from './list';
 export { isWrittenAt } from './written-at';
+export { type Pose, between, outlineAt } from './get-in/poses';

@@ -1,5 +1,5 @@
 import type { DerivedFloor } from '../derived';
-import { type Point, type Ring, direction, moved, pointAt, rightOf, turned } from '../geometry';
+import { type Point, type Ring, direction, middle, moved, pointAt, rightOf, turned } from '../geometry';
 import { type Collection, type Id, type Piece, acrossWall } from '../plan/plan';
 import { surfaceContains } from '../rooms';
 import { type Network, spanOf, wallInsets } from '../walls';
@@ -58,9 +58,9 @@ function frameAtWall(network: Network, { stand, width, depth, gap }: Piece): Pie
   const [a, b] = [pointAt(insets.course, span.from, off), pointAt(insets.course, span.to, off)];
   const [left, right] = stand.side === 'right' ? [a, b] : [b, a];
   const d = direction(left, right);
-  const middle = moved({ x: (left.x + right.x) / 2, y: (left.y + right.y) / 2 }, rightOf(d), gap + out / 2);
+  const at = moved(middle(left, right), rightOf(d), gap + out / 2);
   const turn = (Math.atan2(d.y, d.x) * 180) / Math.PI + 90 * stand.quarter;
-  return frameAround(middle, turn, width, depth);
+  return frameAround(at, turn, width, depth);
 }
 
 const ringOf = (frame: PieceFrame, { width, depth }: Piece): Ring => [

@@ -1,3 +1,4 @@
+import { capital } from '../../words';
 import type { DerivedFloor } from '../../derived';
 import {
   type Point,
@@ -73,7 +74,6 @@ const called = (on: PieceOnFloor) => {
   const name = pieceName(on.piece);
   return on.piece.name || /^[A-Z]{2}/.test(name) ? name : `the ${name.charAt(0).toLowerCase()}${name.slice(1)}`;
 };
-const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 const long = ({ plan }: DerivedFloor, mm: number) => formatLength(mm, plan.job.units);
 
 interface Told {
@@ -83,7 +83,7 @@ interface Told {
   readonly line?: PieceAdvice['line'];
 }
 const say = (on: PieceOnFloor, key: string, words: string, told: Told = {}): PieceAdvice => ({
-  ...{ piece: on.piece.id, key, words: sentence(words), source: '', wrong: false, rings: [], line: null },
+  ...{ piece: on.piece.id, key, words: capital(words), source: '', wrong: false, rings: [], line: null },
   ...told,
 });
 

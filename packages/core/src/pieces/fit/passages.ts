@@ -1,10 +1,12 @@
+import FlatQueue from 'flatqueue';
 import type { DerivedFloor } from '../../derived';
 import {
   type Point,
   type Ring,
   distance,
+  middle,
+  nearestOnSegment,
   flattened,
-  footAlong,
   headingAt,
   moved,
   pointAt,
@@ -140,12 +142,12 @@ function widestPath(
   const size = columns * rows;
   const width = new Float64Array(size).fill(-1);
   const from = new Int32Array(size).fill(-1);
-  const heap = new Heap();
+  // the widest first
+  const queue = new FlatQueue<number>();
   const room = (i: number) => (open(i) ? 1e9 : away[i]!);
   width[start] = room(start);
-  heap.push(start, width[start]!);
-  while (heap.size > 0) {
-    const i = heap.pop();
+  queue.push(start, -width[start]!);
+  for (let i = queue.pop(); i !== undefined; i = queue.pop()) {
     if (i === end) break;
     const [x, y] = [i % columns, Math.floor(i / columns)];
     for (let dx = -1; dx <= 1; dx += 1)
@@ -158,55 +160,13 @@ function widestPath(
         if (wide <= width[j]!) continue;
         width[j] = wide;
         from[j] = i;
-        heap.push(j, wide);
+        queue.push(j, -wide);
       }
   }
   if (width[end]! < 0) return null;
   const path: number[] = [];
   for (let i = end; i >= 0; i = from[i]!) path.push(i);
   return path.reverse();
-}
-
-/** A heap with the widest on top. */
-class Heap {
-  private readonly items: number[] = [];
-  private readonly keys: number[] = [];
-  get size(): number {
-    return this.items.length;
-  }
-  push(item: number, key: number): void {
-    let i = this.items.length;
-    this.items.push(item);
-    this.keys.push(key);
-    while (i > 0) {
-      const up = (i - 1) >> 1;
-      if (this.keys[up]! >= this.keys[i]!) break;
-      this.swap(i, up);
-      i = up;
-    }
-  }
-  pop(): number {
-    const top = this.items[0]!;
-    const [item, key] = [this.items.pop()!, this.keys.pop()!];
-    if (this.items.length > 0) {
-      this.items[0] = item;
-      this.keys[0] = key;
-      for (let i = 0; ;) {
-        const [l, r] = [2 * i + 1, 2 * i + 2];
-        let next = i;
-        if (l < this.items.length && this.keys[l]! > this.keys[next]!) next = l;
-        if (r < this.items.length && this.keys[r]! > this.keys[next]!) next = r;
-        if (next === i) break;
-        this.swap(i, next);
-        i = next;
-      }
-    }
-    return top;
-  }
-  private swap(i: number, j: number): void {
-    [this.items[i], this.items[j]] = [this.items[j]!, this.items[i]!];
-    [this.keys[i], this.keys[j]] = [this.keys[j]!, this.keys[i]!];
-  }
 }
 
 interface Edge {
@@ -220,11 +180,6 @@ const edgesOf = (rings: readonly Ring[], of: PieceOnFloor | null): Edge[] =>
     const points = flattened(ring);
     return points.map((a, i) => ({ a, b: points[(i + 1) % points.length]!, of }));
   });
-
-const nearestOn = ({ a, b }: Edge, p: Point): Point => {
-  const k = Math.min(1, Math.max(0, footAlong(a, b, p)));
-  return { x: a.x + k * (b.x - a.x), y: a.y + k * (b.y - a.y) };
-};
 
 /** Squares are looked at again, exactly, where they are as narrow as the narrowest, but for so much, mm. */
 const AGAIN = 2 * STEP;
@@ -251,9 +206,9 @@ function narrowestOf(
     for (let again = 0; again < 12; again += 1) {
       const across = acrossAt(p, edges);
       if (!across) break;
-      const middle = { x: (across.a.x + across.b.x) / 2, y: (across.a.y + across.b.y) / 2 };
-      const isSettled = distance(middle, p) < 1e-3;
-      p = middle;
+      const was = p;
+      p = middle(across.a, across.b);
+      const isSettled = distance(was, p) < 1e-3;
       if (!isSettled) continue;
       if (liesAcross(across, going[0]!, going[1]!) && (!best || across.width < best.width)) best = across;
       break;
@@ -271,7 +226,7 @@ function liesAcross({ a, b, width }: Narrow, from: Point, to: Point): boolean {
 function acrossAt(p: Point, edges: readonly Edge[]): Narrow | null {
   let one: { q: Point; off: number; of: PieceOnFloor | null } | null = null;
   for (const edge of edges) {
-    const q = nearestOn(edge, p);
+    const q = nearestOnSegment(edge.a, edge.b, p);
     const off = distance(p, q);
     if (!one || off < one.off) one = { q, off, of: edge.of };
   }
@@ -279,7 +234,7 @@ function acrossAt(p: Point, edges: readonly Edge[]): Narrow | null {
   const d = { x: (one.q.x - p.x) / one.off, y: (one.q.y - p.y) / one.off };
   let two: { q: Point; off: number; of: PieceOnFloor | null } | null = null;
   for (const edge of edges) {
-    const q = nearestOn(edge, p);
+    const q = nearestOnSegment(edge.a, edge.b, p);
     const off = distance(p, q);
     // on the other side
     if ((q.x - p.x) * d.x + (q.y - p.y) * d.y > -0.35 * off) continue;

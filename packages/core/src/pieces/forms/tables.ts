@@ -1,5 +1,5 @@
 import type { Size } from '../kind';
-import { type Part, box, cylinder, legs, oval, prism } from '../form';
+import { type Line, type Part, box, cylinder, legs, oval, prism } from '../form';
 import { chair } from './seats';
 
 /** A top on four legs, or, round, on a foot. */
@@ -17,6 +17,10 @@ export function table(
     ? [...foot, cylinder({ x: w / 2, y: d / 2, z: h - 35, r: w / 2, h: 35 }, 'top')]
     : [...foot, prism(oval(0, 0, w, d), h - 35, 35, 'top')];
 }
+
+/** A table with something drawn on its top. */
+export const tableWith = (size: Size, lines: readonly Line[], r?: number): Part[] =>
+  table(size, 'square', r).map((part) => (part.stuff === 'top' ? { ...part, lines } : part));
 
 /** A place at a table, and how far a chair that is pushed under it stands out, mm (common practice, no source). */
 export const PLACE = 600;

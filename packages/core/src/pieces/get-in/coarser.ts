@@ -1,4 +1,4 @@
-import { type Point, type Ring, distance, distanceToSegment } from '../../geometry';
+import { type Point, type Ring, distance, distanceToSegment, footAlong, lineMeeting, side } from '../../geometry';
 
 /** So much free floor along what is round may be given away, mm. */
 const GIVEN_AWAY = 4;
@@ -38,22 +38,16 @@ function fewer(ring: Ring, without: Without): Ring {
   }
 }
 
-const turn = (a: Point, b: Point, c: Point) => (b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x);
-
 /** Between two corners of what stands there: where the edges beside them meet. */
 function withoutEdge(a: Point, b: Point, c: Point, d: Point): readonly Point[] | null {
-  if (distance(b, c) > LONG || turn(a, b, c) >= 0 || turn(b, c, d) >= 0) return null;
-  const [ux, uy, vx, vy] = [b.x - a.x, b.y - a.y, c.x - d.x, c.y - d.y];
-  const across = ux * vy - uy * vx;
-  // as good as parallel, or round by more than half a turn
-  if (across < 1e-9) return null;
-  const k = ((d.x - a.x) * vy - (d.y - a.y) * vx) / across;
-  const p = { x: a.x + k * ux, y: a.y + k * uy };
-  return k >= 1 && distanceToSegment(b, c, p) <= GIVEN_AWAY ? [p] : null;
+  if (distance(b, c) > LONG || side(a, b, c) >= 0 || side(b, c, d) >= 0) return null;
+  const p = lineMeeting(a, b, d, c);
+  // nowhere, or behind them: round by half a turn or more
+  return p && footAlong(a, b, p) >= 1 && distanceToSegment(b, c, p) <= GIVEN_AWAY ? [p] : null;
 }
 
 /** A corner of the floor that is nearly straight is cut off. */
 function withoutCorner(a: Point, b: Point, c: Point): readonly Point[] | null {
-  if (distance(a, b) > LONG || distance(b, c) > LONG || turn(a, b, c) <= 0) return null;
+  if (distance(a, b) > LONG || distance(b, c) > LONG || side(a, b, c) <= 0) return null;
   return distanceToSegment(a, c, b) <= GIVEN_AWAY ? [c] : null;
 }

@@ -1,17 +1,8 @@
 import { type Point, type Ring, distance, intersection, piecesOf, rounded } from '../../geometry';
 import { surfaceContains } from '../../rooms';
-import { insideOf, placesFor, rectangleAt, sweptTurning } from './slices';
+import { type Pose, type Rectangle, apart, rectangleAt } from './poses';
+import { insideOf, placesFor, sweptTurning } from './slices';
 import { awayFrom, nearestIn, wayWithin } from './way';
-
-/** How something lies on the way: its middle, and how its width is turned, radians. */
-export interface Pose extends Point {
-  readonly angle: number;
-}
-
-export interface Rectangle {
-  readonly width: number;
-  readonly depth: number;
-}
 
 export interface Search {
   readonly floor: readonly Ring[];
@@ -174,12 +165,6 @@ const slidesOf = (length: number, step: number): readonly Point[] =>
     const t = (2 * Math.PI * i) / DIRECTIONS;
     return { x: (Math.cos(t) * length * step) / 2, y: (Math.sin(t) * length * step) / 2 };
   });
-
-/** How far two directions of a rectangle are apart: half a turn is none. */
-export function apart(a: number, b: number): number {
-  const off = (((a - b) % Math.PI) + Math.PI) % Math.PI;
-  return Math.min(off, Math.PI - off);
-}
 
 interface Step {
   readonly node: Node;

@@ -1,21 +1,8 @@
-import { type Point, type Ring, difference, piecesOf, ringsBox, signedArea } from '../../geometry';
+import { rectangleAt } from './poses';
+import { type Point, type Ring, difference, piecesOf, ringsBox, side, signedArea } from '../../geometry';
 
 /** A convex outline round 0, 0. */
 type Convex = readonly Point[];
-
-/** A rectangle round its middle, turned. */
-export function rectangleAt(width: number, depth: number, angle: number): Convex {
-  const [c, s] = [Math.cos(angle), Math.sin(angle)];
-  return [
-    [-1, -1],
-    [1, -1],
-    [1, 1],
-    [-1, 1],
-  ].map(([u, v]) => {
-    const [x, y] = [(u! * width) / 2, (v! * depth) / 2];
-    return { x: x * c - y * s, y: x * s + y * c };
-  });
-}
 
 /**
  * All that a rectangle passes over while it turns from one angle to the other and its middle goes by `by`, and a little more: convex, `beyond` mm larger on all sides. On the way a corner is off the
@@ -41,14 +28,13 @@ export function hull(points: readonly Point[]): Convex {
   const half = (list: readonly Point[]) => {
     const kept: Point[] = [];
     for (const p of list) {
-      while (kept.length > 1 && turn(kept.at(-2)!, kept.at(-1)!, p) <= 0) kept.pop();
+      while (kept.length > 1 && side(kept.at(-2)!, kept.at(-1)!, p) <= 0) kept.pop();
       kept.push(p);
     }
     return kept.slice(0, -1);
   };
   return [...half(sorted), ...half([...sorted].reverse())];
 }
-const turn = (a: Point, b: Point, c: Point) => (b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x);
 
 /**
  * The places of a floor where 0, 0 of a convex outline can be: the floor less all places where the outline would touch an edge of
@@ -72,7 +58,7 @@ export function placesFor(floor: readonly Ring[], outline: Convex): readonly (re
 const isHole = (ring: Ring) => signedArea(ring) < 0;
 const isConvex = (ring: Ring) => {
   const n = ring.length;
-  return ring.every((b, i) => turn(ring[(i + n - 1) % n]!, b, ring[(i + 1) % n]!) <= 1e-6);
+  return ring.every((b, i) => side(ring[(i + n - 1) % n]!, b, ring[(i + 1) % n]!) <= 1e-6);
 };
 
 /** Smaller parts are rounding, mm². */

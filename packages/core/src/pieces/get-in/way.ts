@@ -4,7 +4,7 @@ import {
   boxAround,
   distance,
   distanceToSegment,
-  footAlong,
+  nearestOnSegment,
   properCrossing,
 } from '../../geometry';
 import { surfaceContains } from '../../rooms';
@@ -17,8 +17,7 @@ export function nearestIn(part: readonly Ring[], p: Point): Point {
   for (const ring of part)
     for (let i = 0; i < ring.length; i += 1) {
       const [a, b] = [ring[i]!, ring[(i + 1) % ring.length]!];
-      const k = Math.min(1, Math.max(0, footAlong(a, b, p)));
-      const q = { x: a.x + k * (b.x - a.x), y: a.y + k * (b.y - a.y) };
+      const q = nearestOnSegment(a, b, p);
       const away = distance(p, q);
       if (away < off) [best, off] = [q, away];
     }

@@ -1,5 +1,5 @@
 import { line, parted } from '../form';
-import { table } from '../forms/tables';
+import { tableWith } from '../forms/tables';
 import { front, type PieceKind } from '../kind';
 
 export const cuttingTableKind: PieceKind = {
@@ -14,16 +14,10 @@ export const cuttingTableKind: PieceKind = {
   back: 'free',
   zones: [front(800, 'walk around it')],
   form: (size) =>
-    table(size).map((part) =>
-      part.stuff === 'top'
-        ? {
-            ...part,
-            lines: [
-              ...parted(size.width, Math.round(size.width / 100))
-                .slice(1)
-                .map(({ from }, i) => line(from, size.depth, from, size.depth - (i % 5 === 4 ? 60 : 30))),
-            ],
-          }
-        : part,
+    tableWith(
+      size,
+      parted(size.width, Math.round(size.width / 100))
+        .slice(1)
+        .map(({ from }, i) => line(from, size.depth, from, size.depth - (i % 5 === 4 ? 60 : 30))),
     ),
 };

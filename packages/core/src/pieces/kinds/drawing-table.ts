@@ -1,5 +1,5 @@
 import { line } from '../form';
-import { table } from '../forms/tables';
+import { tableWith } from '../forms/tables';
 import { type PieceKind } from '../kind';
 
 export const drawingTableKind: PieceKind = {
@@ -14,15 +14,8 @@ export const drawingTableKind: PieceKind = {
   back: 'free',
   seats: () => 1,
   form: (size) =>
-    table(size).map((part) =>
-      part.stuff === 'top'
-        ? {
-            ...part,
-            lines: [
-              line(0, size.depth * 0.88, size.width, size.depth * 0.88),
-              line(size.width * 0.1, size.depth * 0.5, size.width * 0.9, size.depth * 0.5),
-            ],
-          }
-        : part,
-    ),
+    tableWith(size, [
+      line(0, size.depth * 0.88, size.width, size.depth * 0.88),
+      line(size.width * 0.1, size.depth * 0.5, size.width * 0.9, size.depth * 0.5),
+    ]),
 };

@@ -1,5 +1,5 @@
 import { line } from '../form';
-import { PLACE, table } from '../forms/tables';
+import { PLACE, tableWith } from '../forms/tables';
 import { type PieceKind } from '../kind';
 
 export const foldingTableKind: PieceKind = {
@@ -14,15 +14,8 @@ export const foldingTableKind: PieceKind = {
   back: 'free',
   seats: ({ width, depth }) => 2 * Math.floor(width / PLACE) + 2 * Math.floor(depth / (1.3 * PLACE)),
   form: (size) =>
-    table(size).map((part) =>
-      part.stuff === 'top'
-        ? {
-            ...part,
-            lines: [
-              line(size.width * 0.34, 0, size.width * 0.34, size.depth),
-              line(size.width * 0.66, 0, size.width * 0.66, size.depth),
-            ],
-          }
-        : part,
-    ),
+    tableWith(size, [
+      line(size.width * 0.34, 0, size.width * 0.34, size.depth),
+      line(size.width * 0.66, 0, size.width * 0.66, size.depth),
+    ]),
 };

@@ -1,5 +1,5 @@
 import { line, parted } from '../form';
-import { PLACE, table } from '../forms/tables';
+import { PLACE, tableWith } from '../forms/tables';
 import { type PieceKind } from '../kind';
 
 export const gardenTableKind: PieceKind = {
@@ -14,14 +14,10 @@ export const gardenTableKind: PieceKind = {
   back: 'free',
   seats: ({ width, depth }) => 2 * Math.floor(width / PLACE) + 2 * Math.floor(depth / (1.3 * PLACE)),
   form: (size) =>
-    table(size).map((part) =>
-      part.stuff === 'top'
-        ? {
-            ...part,
-            lines: parted(size.depth, Math.round(size.depth / 90))
-              .slice(1)
-              .map(({ from }) => line(0, from, size.width, from)),
-          }
-        : part,
+    tableWith(
+      size,
+      parted(size.depth, Math.round(size.depth / 90))
+        .slice(1)
+        .map(({ from }) => line(0, from, size.width, from)),
     ),
 };

@@ -1,5 +1,5 @@
 import { line } from '../form';
-import { table } from '../forms/tables';
+import { tableWith } from '../forms/tables';
 import { type PieceKind } from '../kind';
 
 export const nestTablesKind: PieceKind = {
@@ -13,15 +13,8 @@ export const nestTablesKind: PieceKind = {
   height: [500, 400, 600],
   back: 'free',
   form: (size) =>
-    table(size).map((part) =>
-      part.stuff === 'top'
-        ? {
-            ...part,
-            lines: [
-              line(size.width * 0.1, 0, size.width * 0.1, size.depth),
-              line(size.width * 0.9, 0, size.width * 0.9, size.depth),
-            ],
-          }
-        : part,
-    ),
+    tableWith(size, [
+      line(size.width * 0.1, 0, size.width * 0.1, size.depth),
+      line(size.width * 0.9, 0, size.width * 0.9, size.depth),
+    ]),
 };

@@ -1,5 +1,5 @@
 import { line } from '../form';
-import { table } from '../forms/tables';
+import { tableWith } from '../forms/tables';
 import { front, type PieceKind } from '../kind';
 
 export const tableTennisKind: PieceKind = {
@@ -14,15 +14,12 @@ export const tableTennisKind: PieceKind = {
   back: 'free',
   zones: [front(1500, 'play')],
   form: (size) =>
-    table(size, 'square', 0).map((part) =>
-      part.stuff === 'top'
-        ? {
-            ...part,
-            lines: [
-              line(size.width / 2, -100, size.width / 2, size.depth + 100),
-              line(0, size.depth / 2, size.width, size.depth / 2),
-            ],
-          }
-        : part,
+    tableWith(
+      size,
+      [
+        line(size.width / 2, -100, size.width / 2, size.depth + 100),
+        line(0, size.depth / 2, size.width, size.depth / 2),
+      ],
+      0,
     ),
 };

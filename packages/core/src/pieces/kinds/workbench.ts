@@ -1,5 +1,5 @@
 import { line, rectangle, round } from '../form';
-import { table } from '../forms/tables';
+import { tableWith } from '../forms/tables';
 import { front, type PieceKind } from '../kind';
 
 export const workbenchKind: PieceKind = {
@@ -14,15 +14,8 @@ export const workbenchKind: PieceKind = {
   back: 'wall',
   zones: [front(800, 'work at it')],
   form: (size) =>
-    table(size).map((part) =>
-      part.stuff === 'top'
-        ? {
-            ...part,
-            lines: [
-              line(0, size.depth * 0.3, size.width, size.depth * 0.3),
-              round(rectangle(size.width * 0.1, size.depth - 90, 180, 90)),
-            ],
-          }
-        : part,
-    ),
+    tableWith(size, [
+      line(0, size.depth * 0.3, size.width, size.depth * 0.3),
+      round(rectangle(size.width * 0.1, size.depth - 90, 180, 90)),
+    ]),
 };

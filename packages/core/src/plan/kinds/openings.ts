@@ -1,3 +1,4 @@
+import { capital } from '../../words';
 import { lastFor } from '../../memory';
 import { z } from 'zod';
 import { type Collection, type Id, type WallSide, otherEnd, otherSide } from '../values';
@@ -90,7 +91,6 @@ const kindOf = (types: Collection<OpeningType>, { type }: PlacedOpening): Openin
   const known = Object.hasOwn(types, type) ? types[type] : undefined;
   return known ? kindOfForm(known.form) : 'opening';
 };
-const capital = (words: string): string => words[0]!.toUpperCase() + words.slice(1);
 
 export const openingKind: Kind<PlacedOpening, WithOpenings> = {
   one: 'opening',

@@ -1,5 +1,4 @@
-import type { Point } from '@velvet-tape/core';
-import type { Leg, Pose } from '@velvet-tape/core/pieces/get-in';
+import { laterRooms } from '../../../core-later/to-come';
 import { G, Path } from '../../../ui/svg';
 import type { HouseColours } from '../../../ui/theme';
 import { lent } from '../later/lent';
@@ -7,9 +6,13 @@ import { useGetIn } from './get-in-state';
 
 const { THIN, pathData } = lent();
 
+/** So far apart it is drawn on its way, mm. */
+const HAND = 80;
+
 /** The way a piece takes over this floor: where it lies every few hands, and where it is now; or where it sticks. */
 export function GetInMarks({ piece, floor, colours }: { piece: string; floor: string; colours: HouseColours }) {
   const { question, answer, at } = useGetIn();
+  const { between, outlineAt } = laterRooms();
   if (question?.piece !== piece || !answer) return null;
   if (!answer.gets) {
     if (answer.at?.floor !== floor) return null;
@@ -17,7 +20,7 @@ export function GetInMarks({ piece, floor, colours }: { piece: string; floor: st
     return (
       <Path
         testID="get-in-stuck"
-        d={pathData([outline(pose, size)], true)}
+        d={pathData([outlineAt(size, pose)], true)}
         fill={colours.clay}
         fillOpacity={0.18}
         stroke={colours.clay}
@@ -27,14 +30,14 @@ export function GetInMarks({ piece, floor, colours }: { piece: string; floor: st
     );
   }
   const legs = answer.legs.filter((leg) => leg.floor === floor);
-  const all = legs.flatMap((leg) => spread(leg.poses).map((pose) => ({ pose, size: leg.size })));
+  const all = legs.flatMap((leg) => between(leg.poses, HAND).map((pose) => ({ pose, size: leg.size })));
   const now = all[Math.min(all.length - 1, Math.round(at * (all.length - 1)))];
   if (!now) return null;
   return (
     <G testID="get-in-way">
       <Path
         d={pathData(
-          all.filter((_, i) => i % 4 === 0).map(({ pose, size }) => outline(pose, size)),
+          all.filter((_, i) => i % 4 === 0).map(({ pose, size }) => outlineAt(size, pose)),
           true,
         )}
         fill="none"
@@ -45,7 +48,7 @@ export function GetInMarks({ piece, floor, colours }: { piece: string; floor: st
       />
       <Path
         testID="get-in-now"
-        d={pathData([outline(now.pose, now.size)], true)}
+        d={pathData([outlineAt(now.size, now.pose)], true)}
         fill={colours.moss}
         fillOpacity={0.25}
         stroke={colours.moss}
@@ -54,32 +57,4 @@ export function GetInMarks({ piece, floor, colours }: { piece: string; floor: st
       />
     </G>
   );
-}
-
-/** Poses no farther apart than a hand, mm. */
-const HAND = 80;
-function spread(poses: readonly Pose[]): Pose[] {
-  return poses.flatMap((pose, i) => {
-    const next = poses[i + 1];
-    if (!next) return [pose];
-    const long = Math.hypot(next.x - pose.x, next.y - pose.y) + 800 * Math.abs(next.angle - pose.angle);
-    const parts = Math.max(1, Math.ceil(long / HAND));
-    return Array.from({ length: parts }, (_, k) => ({
-      ...{ x: pose.x + ((next.x - pose.x) * k) / parts, y: pose.y + ((next.y - pose.y) * k) / parts },
-      angle: pose.angle + ((next.angle - pose.angle) * k) / parts,
-    }));
-  });
-}
-
-function outline({ x, y, angle }: Pose, { width, depth }: Leg['size']): Point[] {
-  const [c, s] = [Math.cos(angle), Math.sin(angle)];
-  return [
-    [-1, -1],
-    [1, -1],
-    [1, 1],
-    [-1, 1],
-  ].map(([u, v]) => {
-    const [a, b] = [(u! * width) / 2, (v! * depth) / 2];
-    return { x: x + a * c - b * s, y: y + a * s + b * c };
-  });
 }

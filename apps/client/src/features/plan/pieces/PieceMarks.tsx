@@ -23,6 +23,8 @@ interface Props {
 export default function PieceMarks({ floor, colours, px, reach }: Props): ReactElement | null {
   const chosen = useAppSelector((state) => state.plan.selection);
   const all = useAppSelector(standingShown);
+  // its way in is seen better without
+  const onItsWay = useAppSelector(({ plan }) => plan.panel === 'in');
   if (chosen.kind !== 'piece') return null;
   const held = chosenOf(all, chosen);
   const [one] = held;
@@ -43,8 +45,12 @@ export default function PieceMarks({ floor, colours, px, reach }: Props): ReactE
       {held.length === 1 && (
         <>
           <GetInMarks piece={one.piece.id} floor={floor.floor} colours={colours} />
-          <Clear one={one} colours={colours} px={px} units={floor.plan.job.units} />
-          <Handles one={one} colours={colours} px={px} reach={reach} />
+          {!onItsWay && (
+            <>
+              <Clear one={one} colours={colours} px={px} units={floor.plan.job.units} />
+              <Handles one={one} colours={colours} px={px} reach={reach} />
+            </>
+          )}
         </>
       )}
     </G>

@@ -6,6 +6,7 @@ import { Text } from 'react-native-paper';
 import { laterRooms } from '../../../core-later/to-come';
 import { BarButton } from '../../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
+import { OrderMenu } from '../later/OrderMenu';
 import { ListBar, ListPanel } from '../later/ListPanel';
 import { lent } from '../later/lent';
 import { AdviceLine } from './Advice';
@@ -14,7 +15,7 @@ import { PieceSign } from './PieceSign';
 import { useAdvice } from './use-advice';
 import { standingNow } from './standing';
 
-const { DropMenu, capital, decimals, downloadPieces, edit, formatArea, formatLength, takeTool, planActions } = lent();
+const { capital, decimals, downloadPieces, edit, formatArea, formatLength, takeTool, planActions } = lent();
 const { useAppDispatch, useAppSelector } = lent();
 
 type Shown = 'all' | 'checks' | 'rooms';
@@ -58,18 +59,7 @@ export default function PiecesList({ floor }: { floor: DerivedFloor }) {
           onPress={() => setShown('checks')}
         />
         <BarButton label="Space left" chosen={shown === 'rooms'} onPress={() => setShown('rooms')} />
-        {shown === 'all' && lines.length > 1 && (
-          <DropMenu
-            icon="sort"
-            label={`By ${order}`}
-            says={`In order by ${order}. Change.`}
-            entries={ORDERS.map((each) => ({
-              title: `By ${each}`,
-              icon: each === order ? 'check' : 'blank',
-              onPress: () => setOrder(each),
-            }))}
-          />
-        )}
+        {shown === 'all' && lines.length > 1 && <OrderMenu order={order} orders={ORDERS} set={setOrder} />}
       </ListBar>
       <ScrollView>
         {shown === 'all' && orderedPieces(lines, order).map((line) => <Line key={line.on.piece.id} line={line} />)}

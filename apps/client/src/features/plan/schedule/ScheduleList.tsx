@@ -4,12 +4,12 @@ import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { ActivityIndicator, Icon, Text } from 'react-native-paper';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
+import { OrderMenu } from '../later/OrderMenu';
 import { ListBar, ListPanel } from '../later/ListPanel';
 import { lent } from '../later/lent';
 import type { GlazedRoom } from './GlazingChart';
 
-const { DropMenu, GLAZING_RULES, NoteField, downloadOpenings, downloadWorkbook, edit, formatArea, formatLength } =
-  lent();
+const { GLAZING_RULES, NoteField, downloadOpenings, downloadWorkbook, edit, formatArea, formatLength } = lent();
 const { glazingByRoom, goToOpening, goToRoom, openingSchedule, orderedSchedule, scheduleTotals, selectFloor } = lent();
 const { useAppDispatch, useAppSelector, useChecks } = lent();
 
@@ -55,18 +55,7 @@ export default function ScheduleList({ floor }: { floor: DerivedFloor }) {
         {tabs.map(([name, label]) => (
           <BarButton key={name} label={label} chosen={shown === name} onPress={() => setShown(name)} />
         ))}
-        {listed && (
-          <DropMenu
-            icon="sort"
-            label={`By ${order}`}
-            says={`In order by ${order}. Change.`}
-            entries={ORDERS.map((each) => ({
-              title: `By ${each}`,
-              icon: each === order ? 'check' : 'blank',
-              onPress: () => setOrder(each),
-            }))}
-          />
-        )}
+        {listed && <OrderMenu order={order} orders={ORDERS} set={setOrder} />}
       </ListBar>
       <ScrollView>
         {rows.map((line) => (
