@@ -1,4 +1,4 @@
-import { type Point, type Ring, distance, intersection, piecesOf, rounded } from '../../geometry';
+import { type Point, type Ring, add, distance, intersection, piecesOf, ringsBox, rounded } from '../../geometry';
 import { surfaceContains } from '../../rooms';
 import { type Pose, type Rectangle, apart, rectangleAt } from './poses';
 import { insideOf, placesFor, sweptTurning } from './slices';
@@ -109,7 +109,7 @@ class Slices {
     if (known) return known;
     const [here, there] = [this.at(i), this.at((i + 1) % this.search.steps)];
     const made: Between[] = [];
-    if (here.length > 0 && there.length > 0) {
+    if (here.length > 0 && there.length > 0 && this.mayJoin(i, by)) {
       const swept = sweptTurning(this.search.size, this.angleOf(i), this.angleOf(i + 1), by, AIR);
       for (const turn of placesFor(this.floor, swept)) {
         const p = insideOf(turn);
@@ -121,6 +121,17 @@ class Slices {
     }
     this.turns.set(key, made);
     return made;
+  }
+
+  /** While it slides only what does not hang together by turning on the spot is of use, where it overlaps at all. */
+  private mayJoin(i: number, by: Point): boolean {
+    if (by.x === 0 && by.y === 0) return true;
+    const joined = this.between(i, ON_THE_SPOT[0]!);
+    return this.at(i).some((from) =>
+      this.at((i + 1) % this.search.steps).some(
+        (to) => !joined.some((each) => each.from === from && each.to === to) && overlap(slid(from.part, by), to.part),
+      ),
+    );
   }
 
   /** The turns that lead to a node. */
@@ -136,12 +147,20 @@ class Slices {
         .map(({ to, turn }) => ({
           from: to,
           turn: {
-            turn: turn.map((ring) => ring.map((p) => ({ x: p.x + by.x, y: p.y + by.y }))),
+            turn: slid(turn, by),
             by: { x: -by.x, y: -by.y },
           },
         })),
     ]);
   }
+}
+
+const slid = (part: readonly Ring[], by: Point): readonly Ring[] => part.map((ring) => ring.map((p) => add(p, by)));
+
+function overlap(a: readonly Ring[], b: readonly Ring[]): boolean {
+  const [one, other] = [ringsBox(a)!, ringsBox(b)!];
+  if (one.minX > other.maxX || other.minX > one.maxX || one.minY > other.maxY || other.minY > one.maxY) return false;
+  return intersection(a, b).length > 0;
 }
 
 interface Between {
