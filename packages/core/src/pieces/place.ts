@@ -3,6 +3,7 @@ import { type Point, alongOf, dot, headingAt, moved, offOf, pointAt, rightOf, su
 import { type Piece, type PieceStand, acrossWall } from '../plan/plan';
 import { surfaceContains } from '../rooms';
 import type { Guide } from '../snapping';
+import { backsAt } from './backs';
 import { builtRound, clearFrom } from './clear';
 import { type PieceOnFloor, frameAround, inFrame, middleOfPiece, onSheet, turnOfFrame } from './on-floor';
 import { pieceKindOf } from './catalogue';
@@ -80,14 +81,12 @@ function onPiece(under: PieceOnFloor, at: Point, { turn }: Placing): Placed {
   };
 }
 
-/** The face a piece turns its back to: of the room it is in, the nearest that is long enough. */
+/** The face a piece turns its back to: of the space it is in, the nearest that is long enough. */
 function faceBehindPiece(derived: DerivedFloor, it: Standing, at: Point, { reach, fresh }: Placing): WallFace | null {
-  const room = derived.rooms.find(({ outline }) => surfaceContains(outline.rings, at));
-  const faces = room ? room.faces : [...derived.free];
   const catches = fresh ? NEAR_WALL + reach : Math.max(1.2 * reach, 150);
   let best: { face: WallFace; off: number } | null = null;
-  for (const face of faces) {
-    if (face.halves[0]!.wall.kind === 'chalk' || it.width > face.length + 0.5) continue;
+  for (const face of backsAt(derived, at)) {
+    if (it.width > face.length + 0.5) continue;
     const along = alongOf(face.course, at);
     if (along < -it.width / 2 || along > face.length + it.width / 2) continue;
     const off = Math.abs(offOf(face.course, at)) - it.depth / 2 - it.gap;
