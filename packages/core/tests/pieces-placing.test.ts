@@ -110,6 +110,33 @@ describe('put down', () => {
     );
   });
 
+  test('beside a chimney breast it ends at it, before it its back is at its front: never is it in it', () => {
+    const where = fc.record({ x: fc.integer({ min: 300, max: 4700 }), width: fc.integer({ min: 600, max: 1600 }) });
+    const forms = ['bookcase', 'stove', 'base-unit', 'sofa-3', 'fridge'];
+    fc.assert(
+      fc.property(
+        where,
+        fc.constantFrom(...forms),
+        fc.record({ x: fc.integer({ min: 1200, max: 3800 }), y: fc.integer({ min: 80, max: 600 }) }),
+        (breast, form, { x, y }) => {
+          const house = room();
+          const solid = { kind: 'addSolid', floor: 'ground', solid: 'pier', shape: 'rectangle' } as const;
+          house.do({ ...solid, at: { x: breast.x, y: 50 }, width: breast.width, depth: 380 });
+          const built = boxAround(house.floor.solids[0]!.ring)!;
+          const piece = one(house, dropped(house, form, { x, y }));
+          const box = boxAround(piece.ring)!;
+          const narrow = built.minX < piece.piece.width && x < built.minX;
+          const narrowRight = 5000 - built.maxX < piece.piece.width && x > built.maxX;
+          if (narrow || narrowRight) return;
+          const isBeside = box.maxX < built.minX + 1e-6 || box.minX > built.maxX - 1e-6;
+          expect(isBeside || box.minY > built.maxY - 1e-6).toBe(true);
+          expect(box.minY).toBeCloseTo((isBeside ? 0 : built.maxY) + piece.piece.gap, 6);
+        },
+      ),
+      { numRuns: 60, seed: SEED },
+    );
+  });
+
   test('dragged anywhere it never stands nowhere: every place is a number, can be kept and read again', () => {
     const forms = ['sofa-3', 'wardrobe', 'hob', 'table', 'corner-unit', 'table-lamp', 'rug', 'fridge', 'bath'];
     fc.assert(
@@ -268,6 +295,17 @@ describe('past a chalk line', () => {
       }),
       { numRuns: 15, seed: SEED },
     );
+  });
+
+  test('a line that closes no room is nothing to stand against', () => {
+    const house = new House();
+    const points = [
+      { x: 0, y: 0 },
+      { x: 4000, y: 0 },
+    ];
+    house.do({ kind: 'drawPath', floor: 'ground', closed: false, chalk: true, points });
+    const id = dropped(house, 'wardrobe', { x: 2000, y: 350 });
+    expect(house.plan.pieces[id]!.stand.kind).toBe('free');
   });
 
   test('what lies over it stays where it is when the walls are taped, and goes with the house', () => {

@@ -4,6 +4,7 @@ import { typesByNoise } from './along-walls';
 import { misread } from '../tests/units-fuzz';
 import { drawTwoBoxes } from './two-boxes';
 import { falseStretches } from './pictures';
+import { furnish, getRound } from './pieces';
 import { carryUp } from './carry';
 import { calibration, cleanFloors, power, slips } from './readings';
 import { deviationRatios } from '../tests/measured-attic';
@@ -35,6 +36,8 @@ const trials: Record<string, Trial> = {
   roofs: { usual: 2_000, run: underRoofs },
   sheets: { usual: 1_000, run: sheetsOfHouses },
   strings: { usual: 2_000, run: stringsOfHouses },
+  pieces: { usual: 1_000, run: furnish },
+  getin: { usual: 400, run: getRound },
   carry: { usual: 2_000, run: carryUp },
 };
 

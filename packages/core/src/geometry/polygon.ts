@@ -138,6 +138,14 @@ export function boxAround(points: Iterable<Point>): Box | null {
   return box.minX <= box.maxX ? box : null;
 }
 
+/** Wider by so much on every side. */
+export const widened = ({ minX, minY, maxX, maxY }: Box, by: number): Box => ({
+  minX: minX - by,
+  minY: minY - by,
+  maxX: maxX + by,
+  maxY: maxY + by,
+});
+
 /** Do two boxes share a point? */
 export const boxesMeet = (a: Box, b: Box): boolean =>
   a.minX <= b.maxX && a.maxX >= b.minX && a.minY <= b.maxY && a.maxY >= b.minY;

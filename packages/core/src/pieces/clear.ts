@@ -1,8 +1,8 @@
 import type { DerivedFloor, DerivedRoom } from '../derived';
-import { type Point, type Ring, flattened, union } from '../geometry';
+import { type Point, type Ring, boxesMeet, flattened, ringsBox, union } from '../geometry';
 import { onceFor } from '../memory';
 import { surfaceContains } from '../rooms';
-import { type PieceFrame, type PieceOnFloor, inFrame, middleOfPiece } from './on-floor';
+import { type PieceFrame, type PieceOnFloor, boxOfPiece, inFrame, middleOfPiece } from './on-floor';
 import type { Side } from './kind';
 
 /** What a piece may meet on its floor: walls, what stands solid, other pieces at its height. */
@@ -120,7 +120,11 @@ export function clearRound(
   derived: DerivedFloor,
   all: readonly PieceOnFloor[],
 ): Readonly<Record<Side, number | null>> {
-  const rings = [...builtRound(derived, middleOfPiece(on)), ...inTheWay(on, all).map(({ ring }) => ring)];
+  const space = spaceAt(derived, middleOfPiece(on));
+  // what is in another space is behind its walls
+  const box = space && ringsBox(space.rings)!;
+  const near = box ? all.filter((other) => boxesMeet(boxOfPiece(other), box)) : all;
+  const rings = [...builtRound(derived, middleOfPiece(on)), ...inTheWay(on, near).map(({ ring }) => ring)];
   const clear = (side: Side) => clearFrom(on.frame, on.piece, side, rings);
   return { left: clear('left'), right: clear('right'), front: clear('front'), back: clear('back') };
 }

@@ -1,7 +1,7 @@
 import type { DrawingPart } from '../drawing/draw-floor';
 import type { Mark, Role } from '../drawing/marks';
 import type { RingPoint } from '../geometry';
-import { lastFor } from '../memory';
+import { lastFor, onceFor } from '../memory';
 import type { Piece } from '../plan/plan';
 import { partsOf, seenFromAbove } from './body';
 import type { PieceFrame, PieceOnFloor } from './on-floor';
@@ -70,13 +70,21 @@ const layerOf = (top: number) => Math.floor(top / LAYER);
 /** Pieces as parts of a drawing, each by itself, what lies lower first; worktops over their units, and under what is let into them. */
 export function drawPieces(all: readonly PieceOnFloor[]): readonly DrawingPart[] {
   const layered = [
-    ...all.map((on) => ({
-      layer: layerOf(on.top),
-      order: on.piece.order,
-      part: () => ({ key: `piece ${on.piece.id}`, apart: false, marks: drawPiece(on) }),
-    })),
-    ...runsOf(all).map((run) => ({ layer: layerOf(run.top) - 0.5, order: 0, part: () => drawRun(run) })),
-  ].map((each, i) => ({ ...each, i }));
-  layered.sort((a, b) => a.layer - b.layer || a.order - b.order || a.i - b.i);
-  return layered.map(({ part }) => part());
+    ...all.map(inItsLayer),
+    ...runsOf(all).map((run): Layered => ({ layer: layerOf(run.top) - 0.5, order: 0, part: drawRun(run) })),
+  ];
+  layered.sort((a, b) => a.layer - b.layer || a.order - b.order);
+  return layered.map(({ part }) => part);
 }
+
+interface Layered {
+  readonly layer: number;
+  readonly order: number;
+  readonly part: DrawingPart;
+}
+
+const inItsLayer = onceFor((on: PieceOnFloor): Layered => ({
+  layer: layerOf(on.top),
+  order: on.piece.order,
+  part: { key: `piece ${on.piece.id}`, apart: false, marks: drawPiece(on) },
+}));

@@ -1,5 +1,19 @@
 import type { DerivedFloor } from '../derived';
-import { type Point, type Ring, direction, middle, moved, pointAt, rightOf, turned } from '../geometry';
+import {
+  type Box,
+  type Point,
+  type Ring,
+  boxAround,
+  boxesMeet,
+  direction,
+  middle,
+  moved,
+  pointAt,
+  rightOf,
+  turned,
+  widened,
+} from '../geometry';
+import { onceFor } from '../memory';
 import { type Collection, type Id, type Piece, acrossWall } from '../plan/plan';
 import { surfaceContains } from '../rooms';
 import { type Network, spanOf, wallInsets } from '../walls';
@@ -23,6 +37,13 @@ export interface PieceOnFloor {
   readonly bottom: number;
   readonly top: number;
 }
+
+/** Round what it covers. */
+export const boxOfPiece = onceFor(({ ring }: PieceOnFloor): Box => boxAround(ring)!);
+
+/** Do two pieces come so near to each other, mm? Boxes round them are asked: it may say yes of more. */
+export const areNear = (a: PieceOnFloor, b: PieceOnFloor, mm: number): boolean =>
+  boxesMeet(widened(boxOfPiece(a), mm), boxOfPiece(b));
 
 /** A point of a piece’s frame on the sheet: x along its width, y from its back to its front. */
 export const onSheet = ({ at, d }: PieceFrame, x: number, y: number): Point => ({
@@ -63,7 +84,8 @@ function frameAtWall(network: Network, { stand, width, depth, gap }: Piece): Pie
   return frameAround(at, turn, width, depth);
 }
 
-const ringOf = (frame: PieceFrame, { width, depth }: Piece): Ring => [
+/** Corners of what lies in a frame: clockwise from the one at the back left. */
+export const cornersIn = (frame: PieceFrame, { width, depth }: Pick<Piece, 'width' | 'depth'>): Ring => [
   onSheet(frame, 0, 0),
   onSheet(frame, width, 0),
   onSheet(frame, width, depth),
@@ -141,7 +163,7 @@ function remember(
     piece,
     kind: pieceKindOf(piece.form),
     frame,
-    ring: ringOf(frame, piece),
+    ring: cornersIn(frame, piece),
     bottom: on + piece.up,
     top: on + piece.up + piece.height,
   };

@@ -1,7 +1,7 @@
 import type { DrawingPart } from '../drawing/draw-floor';
 import type { Mark } from '../drawing/marks';
 import { type Point, type Ring, difference, ringsArea, union } from '../geometry';
-import { type PieceOnFloor, inFrame, onSheet } from './on-floor';
+import { type PieceOnFloor, areNear, inFrame, onSheet } from './on-floor';
 import { partsOf } from './body';
 
 /** How thick a worktop is, how far it reaches over the fronts under it, mm (common practice, no source). */
@@ -101,7 +101,7 @@ const holeOf = ({ piece, frame }: PieceOnFloor): Ring => {
 
 /** Do two units touch along a stretch of their sides, at one height? */
 function standBeside(a: PieceOnFloor, b: PieceOnFloor): boolean {
-  if (Math.abs(a.top - b.top) > BESIDE) return false;
+  if (Math.abs(a.top - b.top) > BESIDE || !areNear(a, b, BESIDE)) return false;
   const [w, d] = [a.piece.width, a.piece.depth];
   const span = b.ring.map((p) => inFrame(a.frame, p));
   const [x0, x1] = [Math.min(...span.map(({ x }) => x)), Math.max(...span.map(({ x }) => x))];
@@ -144,7 +144,7 @@ function nextAlong(
 ): { on: PieceOnFloor; gap: number } | null {
   let next: { on: PieceOnFloor; gap: number } | null = null;
   for (const on of units) {
-    if (on === a || Math.abs(a.top - on.top) > BESIDE) continue;
+    if (on === a || Math.abs(a.top - on.top) > BESIDE || !areNear(a, on, FILLER)) continue;
     const span = on.ring.map((p) => inFrame(a.frame, p));
     const xs = span.map(({ x }) => x);
     const gap = right ? Math.min(...xs) - a.piece.width : -Math.max(...xs);

@@ -2,7 +2,7 @@ import type { DerivedRoom } from '../../derived';
 import { type Point, type Ring, difference, piecesOf, ringsArea } from '../../geometry';
 import { surfaceContains, widest } from '../../rooms';
 import { clearFrom } from '../clear';
-import { type PieceFrame, type PieceOnFloor, middleOfPiece, onSheet } from '../on-floor';
+import { type PieceFrame, type PieceOnFloor, cornersIn, middleOfPiece, onSheet } from '../on-floor';
 import { blocks, footprintOf } from './footprint';
 import { rasterOf } from './raster';
 
@@ -77,13 +77,7 @@ export function largestRectangle(rings: readonly Ring[], d: Point): RoomSpace['r
     if (side === 'left' || side === 'right') size.width += more;
     else size.depth += more;
   }
-  const ring = [
-    onSheet(frame, 0, 0),
-    onSheet(frame, size.width, 0),
-    onSheet(frame, size.width, size.depth),
-    onSheet(frame, 0, size.depth),
-  ];
-  return { ...size, ring };
+  return { ...size, ring: cornersIn(frame, size) };
 }
 
 /** The largest rectangle of free squares: over each row the heights of what is free above, by a stack of rising ones. */

@@ -1,17 +1,30 @@
-import type { DerivedFloor, WallFace } from '../derived';
-import { type Point, courseOf, distance, dot } from '../geometry';
-import { onceFor } from '../memory';
-import { type Space, spaceAt } from './clear';
+import type { DerivedFloor, WallFace } from '../../derived';
+import { type Point, boxAround, courseOf, direction, distance, dot, flattened, moved } from '../../geometry';
+import { onceFor } from '../../memory';
+import { surfaceContains } from '../../rooms';
+import { type Space, spaceAt } from '../clear';
 
 /** What pieces may turn their backs to round a point: the faces of its space, or, outside, walls that enclose no room. */
 export function backsAt(floor: DerivedFloor, p: Point): readonly WallFace[] {
-  const space = spaceAt(floor, p);
-  return space ? backsOf(space) : floor.free;
+  const space = spaceAt(floor, p) ?? spaceOfSolid(floor, p);
+  return space ? backsOf(space) : floor.free.filter(isBuilt);
 }
+
+/** The space that what stands solid at a point stands in. */
+function spaceOfSolid(floor: DerivedFloor, p: Point): Space | null {
+  const solid = floor.solids.find(({ ring }) => surfaceContains([ring], p));
+  if (!solid) return null;
+  const { minX, minY, maxX, maxY } = boxAround(solid.ring)!;
+  const middle = { x: (minX + maxX) / 2, y: (minY + maxY) / 2 };
+  const beyond = flattened(solid.ring).map((q) => moved(q, direction(middle, q), 10));
+  return beyond.map((q) => spaceAt(floor, q)).find((space) => space !== null) ?? null;
+}
+
+const isBuilt = ({ halves }: WallFace) => halves[0]!.wall.kind !== 'chalk';
 
 /** The faces of a space that can be stood against: one behind the end of a chalk line goes on beyond it. */
 const backsOf = onceFor(({ rooms }: Space): readonly WallFace[] => {
-  const faces = rooms.flatMap((room) => room.faces).filter(({ halves }) => halves[0]!.wall.kind !== 'chalk');
+  const faces = rooms.flatMap((room) => room.faces).filter(isBuilt);
   const joined: WallFace[] = [];
   for (const face of faces) {
     if (faces.some((other) => goesOnInto(other, face))) continue;

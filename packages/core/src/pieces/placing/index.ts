@@ -1,0 +1,2 @@
+export * from './place';
+export type { Placed, Placing } from './placing';
