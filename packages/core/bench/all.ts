@@ -2,6 +2,7 @@ import Coordinate from 'jsts/org/locationtech/jts/geom/Coordinate.js';
 import GeometryFactory from 'jsts/org/locationtech/jts/geom/GeometryFactory.js';
 import Polygonizer from 'jsts/org/locationtech/jts/operation/polygonize/Polygonizer.js';
 import { adjustments } from './adjustment';
+import { piecesBench } from './pieces';
 import { roofsBench } from './roofs';
 import { storeysBench } from './storeys';
 import { type Plan, type Wall, applyEdit, deriveFloor, drawFloor, cellsOf, networkOf, newPlan } from '../src';
@@ -138,3 +139,4 @@ console.log(['', '## One step of dragging a wall', '', ...dragStep()].join('\n')
 console.log(['', '## Truing up', '', ...adjustments()].join('\n'));
 console.log(['', '## A house of several floors', '', ...storeysBench(floorOf(8, 5))].join('\n'));
 console.log(['', '## Under slopes', '', ...roofsBench(floorOf(16, 10))].join('\n'));
+console.log(['', '## Pieces', '', ...piecesBench(floorOf(8, 5))].join('\n'));

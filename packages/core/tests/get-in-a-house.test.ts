@@ -57,6 +57,26 @@ test('not through the door of the wash room, by how much is said; nor by one tha
   expect(gone.gets).toBe(false);
 });
 
+test('where it sticks is the place it does not come past, however narrow what comes after it is', () => {
+  const through = (doors: readonly number[]) => {
+    const house = new House();
+    const rooms = [0, 1, 2, 3].map((i) => house.box(3100 * i, 0, 3100 * i + 3000, 3000));
+    const made = rooms.map((room, i) =>
+      house.do({
+        ...{ kind: 'addOpening', floor: 'ground', face: house.face(room, 'left').key, end: 'left', offset: 800 },
+        ...{ opening: 'door', spec: { ...usualSpec('hinged door', 'metric'), width: doors[i]! } },
+      }),
+    );
+    const answer = asked(house, put(house, 'box', 11000, 1500, { width: 800, depth: 800, height: 1500 }), made[0]!);
+    return answer.gets ? answer.words : answer.words.replace(/ It would.*/, '');
+  };
+  const sticks = (at: string) => `Box does not get in: it sticks at ${at}.`;
+  expect(through([1010, 1010, 1010, 1010])).toMatch(/^Box gets in, carried level through D1, D2, D3, D4, /);
+  expect(through([1010, 1010, 700, 500])).toBe(sticks('D3'));
+  expect(through([1010, 1010, 1010, 500])).toBe(sticks('D4'));
+  expect(through([760, 1010, 1010, 600])).toBe(sticks('D1'));
+});
+
 test('a box that is as wide as a door is clear, but for a hair, gets through; a millimetre more and it does not', () => {
   const through = (width: number, offHinges: boolean) => {
     const { house, from } = home(900);

@@ -31,6 +31,13 @@ const overOneOf = onceFor((rings: readonly Ring[]): ((box: LetterBox) => boolean
   };
 });
 
+/** The figures the plan writes itself; what was written by hand is none of them: they make room for it. */
+const figuresOf = onceFor((marks: readonly Mark[]): readonly TextMark[] =>
+  marks.filter(
+    (mark): mark is TextMark => mark.kind === 'text' && mark.unit !== undefined && !mark.role.startsWith('note.'),
+  ),
+);
+
 /**
  * Leaves out what would be written over what is built (rings without arcs), under what is laid over the drawing, or over something more important: it comes when it is looked at closer. Marks that belong together
  * are left out together; those that stay are the same.
@@ -43,12 +50,10 @@ export function declutter<Part extends { readonly marks: readonly Mark[] }>(
 ): readonly Part[] {
   const units = new Map<string, TextMark[]>();
   for (const { marks } of parts) {
-    for (const mark of marks) {
-      // what was written by hand is none of the plan's own figures: those make room for it
-      if (mark.kind !== 'text' || mark.unit === undefined || mark.role.startsWith('note.')) continue;
-      const texts = units.get(mark.unit);
+    for (const mark of figuresOf(marks)) {
+      const texts = units.get(mark.unit!);
       if (texts) texts.push(mark);
-      else units.set(mark.unit, [mark]);
+      else units.set(mark.unit!, [mark]);
     }
   }
   const rank = (texts: readonly TextMark[]) => RANK[texts[0]!.role] ?? 5;

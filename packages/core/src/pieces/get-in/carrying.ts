@@ -16,7 +16,7 @@ import { type Carried, LIFTED, gapOf, whereFree } from './where-free';
 
 /** Into how many steps half a turn is parted; roughly. */
 const STEPS = 72;
-const COARSE = 36;
+export const COARSE = 36;
 /** On plan, and up. */
 export function turnedUp({ width, depth, height }: Size, how: CarriedHow): Rectangle & { readonly up: number } {
   switch (how) {
@@ -161,7 +161,7 @@ const alongLonger = ({ width, depth }: Rectangle, angle: number): number =>
   width >= depth ? angle : angle + Math.PI / 2;
 
 /** Before the door it comes through, on the side where there is no room. */
-function startAt(floor: DerivedFloor, from: Id): { at: Point; within: number } {
+export function startAt(floor: DerivedFloor, from: Id): { at: Point; within: number } {
   const gap = gapOf(
     floor,
     floor.openings.find(({ id }) => id === from)!,
@@ -173,7 +173,7 @@ function startAt(floor: DerivedFloor, from: Id): { at: Point; within: number } {
 }
 
 /** The way the longest wall runs. */
-function mainDirection({ network }: DerivedFloor): number {
+export function mainDirection({ network }: DerivedFloor): number {
   const longest = network.walls.map(({ id }) => network.half(id, true).course).sort((a, b) => b.length - a.length)[0];
   if (!longest) return 0;
   const d = direction(longest.a, longest.b);

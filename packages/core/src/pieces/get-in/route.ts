@@ -15,6 +15,8 @@ export interface Search {
   readonly start: { readonly at: Point; readonly within: number };
   /** Where it ends; the last bit is pushed. */
   readonly goal: Pose;
+  /** It need not come to its goal, only so near to it, turned nearly so: mm. */
+  readonly near?: number;
   /** Turned on the spot only: it finds less, and soon. */
   readonly rough?: boolean;
   /** Called now and then; true: stop. */
@@ -38,6 +40,7 @@ export function routeFor(search: Search): readonly Pose[] | null {
   const floor = reachable(search);
   if (!floor) return null;
   const slices = new Slices(floor, search);
+  const ends = endsOf(slices, search);
   // on the spot first; then while it slides, too, as round a tight corner
   const ways = search.rough
     ? [ON_THE_SPOT]
@@ -46,7 +49,7 @@ export function routeFor(search: Search): readonly Pose[] | null {
     const tell = (share: number) => {
       if (stop?.((k + share) / ways.length)) throw new Stopped();
     };
-    const chain = fewestTurns(slices, slides, start, goal, tell);
+    const chain = fewestTurns(slices, slides, start, ends, tell);
     const poses = chain && posesAlong(chain, start.at, goal);
     if (poses) return poses;
   }
@@ -57,10 +60,10 @@ export function routeFor(search: Search): readonly Pose[] | null {
  * The part of a floor that matters: where the largest circle in the rectangle gets to from where it begins, and what the
  * rectangle touches from there. Null: not even the circle gets to the goal.
  */
-function reachable({ floor, size, start, goal }: Search): readonly Ring[] | null {
+function reachable({ floor, size, start, goal, near = PUSHED }: Search): readonly Ring[] | null {
   const [least, most] = [Math.min(size.width, size.depth) / 2, Math.hypot(size.width, size.depth) / 2];
   const middles = piecesOf(rounded(floor, -Math.max(1, least - ROUNDED))).filter(
-    (part) => awayFrom(part, start.at) <= start.within && awayFrom(part, goal) <= PUSHED,
+    (part) => awayFrom(part, start.at) <= start.within && awayFrom(part, goal) <= near,
   );
   if (middles.length === 0) return null;
   return intersection(floor, rounded(middles.flat(), most + ROUNDED));
@@ -191,18 +194,26 @@ interface Step {
   readonly next: Turn | null;
 }
 
+/** Nearly as it lies at its goal, where it need not come to it: radians. */
+const NEARLY = Math.PI / 9;
+
+/** Where it may end. */
+function endsOf(slices: Slices, { goal, near }: Search): readonly Node[] {
+  const [turn, off] = near === undefined ? [Math.PI / slices.steps, PUSHED] : [NEARLY, near];
+  return Array.from({ length: slices.steps }, (_, i) => i)
+    .filter((i) => apart(slices.angleOf(i), goal.angle) <= turn)
+    .flatMap((i) => slices.at(i).filter(({ part }) => awayFrom(part, goal) <= off));
+}
+
 /** The parts one after the other with fewest turns between them, by breadth first, back from the goal. */
 function fewestTurns(
   slices: Slices,
   slides: readonly Point[],
   start: Search['start'],
-  goal: Pose,
+  ends: readonly Node[],
   tell: (share: number) => void,
 ): readonly Step[] | null {
   const { steps } = slices;
-  const ends = Array.from({ length: steps }, (_, i) => i)
-    .filter((i) => apart(slices.angleOf(i), goal.angle) <= Math.PI / steps)
-    .flatMap((i) => slices.at(i).filter(({ part }) => awayFrom(part, goal) <= PUSHED));
   const goes = new Map<Node, { to: Node; turn: Turn } | null>(ends.map((node) => [node, null]));
   const seen = new Set<number>();
   let line = ends;

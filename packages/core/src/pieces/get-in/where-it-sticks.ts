@@ -1,14 +1,17 @@
-import { intersection, ringsArea } from '../../geometry';
+import { type Ring, intersection, ringsArea } from '../../geometry';
 import { formatLength } from '../../units';
 import { capital } from '../../words';
 import type { Size } from '../kind';
-import { type House, regionOf, turnedUp, wayIn } from './carrying';
-import { between, outlineAt } from './poses';
-import { CARRIED, type GetInAnswer, type Leg, type Stuck, no } from './question';
+import { COARSE, type House, mainDirection, regionOf, startAt, turnedUp, wayIn } from './carrying';
+import { type Pose, type Rectangle, between, outlineAt } from './poses';
+import { CARRIED, type CarriedHow, type GetInAnswer, type Leg, type Stuck, no } from './question';
+import { routeFor } from './route';
 import { placeInWords } from './words';
 
-/** Halved so often, how much smaller it would have to be is known to some millimetres. */
-const HALVED = 7;
+/** How much smaller it would have to be is found to so much, mm. */
+const STEP = 5;
+/** About as many searches as it takes: to tell how far it is. */
+const SEARCHES = 14;
 
 /** By how much it is too large for every way, and where that is felt first. */
 export function whereItSticks(house: House, name: string, share: (done: number) => boolean): GetInAnswer {
@@ -17,47 +20,58 @@ export function whereItSticks(house: House, name: string, share: (done: number) 
   const most = Math.min(size.width, size.depth, size.height) - 20;
   const smaller = (by: number): Size => ({ width: size.width - by, depth: size.depth - by, height: size.height - by });
   let done = 0;
-  const tried = (by: number): readonly Leg[] | null => {
-    for (const how of CARRIED) {
-      const legs = wayIn(house, { size: smaller(by), how, rough: true }, (part) =>
-        share((done + part / 3) / (HALVED + 1)),
-      );
-      if (legs) return legs;
-    }
-    return null;
-  };
-  let legs = tried(most);
-  if (!legs) return no(`${capital(name)} does not get in: there is no way from that door to its place.`);
-  let [low, high] = [0, most];
-  for (let i = 0; i < HALVED; i += 1) {
+  const tried = (how: CarriedHow, by: number): readonly Leg[] | null => {
     done += 1;
-    const middle = (low + high) / 2;
-    const found = tried(middle);
-    if (found) [legs, high] = [found, middle];
-    else low = middle;
+    return wayIn(house, { size: smaller(by), how, rough: true }, (part) =>
+      share(Math.min(1, (done - 1 + part) / SEARCHES)),
+    );
+  };
+  let best: { readonly by: number; readonly legs: readonly Leg[] } | null = null;
+  const narrow = (how: CarriedHow) => {
+    const { width, depth } = turnedUp(size, how);
+    return Math.min(width, depth);
+  };
+  // the narrowest first: a way to carry it that is no better than the last one is looked at once
+  for (const how of [...CARRIED].sort((a, b) => narrow(a) - narrow(b))) {
+    const more: number = best ? best.by - STEP : most;
+    const legs = more > 0 ? tried(how, more) : null;
+    if (!legs) continue;
+    best = { by: more, legs };
+    for (let low = 0; best.by - low > STEP;) {
+      const middle: number = (low + best.by) / 2;
+      const found = tried(how, middle);
+      if (found) best = { by: middle, legs: found };
+      else low = middle;
+    }
   }
-  const at = firstTouch(house, legs, high);
+  if (!best) return no(`${capital(name)} does not get in: there is no way from that door to its place.`);
+  const { by, legs } = best;
+  const at = firstTouch(house, legs, by, () => share(1));
   const where = at ? placeInWords(house, at.floor, at.pose) : 'on the way';
-  const words = `${capital(name)} does not get in: it sticks ${where}. It would have to be ${formatLength(Math.ceil(high), units)} smaller.`;
-  return { gets: false, words, by: high, at };
+  const words = `${capital(name)} does not get in: it sticks ${where}. It would have to be ${formatLength(Math.ceil(by), units)} smaller.`;
+  return { gets: false, words, by, at };
 }
 
-/** Along a way that something smaller takes, the first place where it touches itself. */
-function firstTouch(house: House, legs: readonly Leg[], by: number): Stuck | null {
+/** How far apart places on the way are at which it is asked whether it comes so far, mm. */
+const APART = 150;
+
+/** Along a way that something smaller takes, the first place it does not come to, and how it would lie there. */
+function firstTouch(house: House, legs: readonly Leg[], by: number, stop: () => boolean): Stuck | null {
   let worst: { at: Stuck; over: number } | null = null;
   for (const [i, leg] of legs.entries()) {
-    const entry = house.floors.findIndex(({ floor }) => floor.floor === leg.floor);
-    const { floor } = house.floors[entry]!;
-    const stairs = [house.floors[entry]!.stairs, house.floors[entry - 1]?.stairs ?? null];
-    const { up } = turnedUp(house.question.size, leg.how);
-    const free = regionOf(
-      house,
-      floor,
-      { height: up, offHinges: house.question.offHinges, from: i === 0 ? house.question.from : null },
-      stairs,
-    );
     const size = { width: leg.size.width + by, depth: leg.size.depth + by };
-    for (const pose of between(leg.poses)) {
+    const free = regionOfLeg(house, leg, i === 0);
+    const poses = between(leg.poses, APART);
+    const comes = (k: number): boolean =>
+      comesNear(house, { leg, size, free, to: poses[k]!, by, isFirst: i === 0, stop });
+    let [low, high] = [0, poses.length - 1];
+    if (comes(high)) continue;
+    while (high - low > 1) {
+      const k = Math.floor((low + high) / 2);
+      if (comes(k)) low = k;
+      else high = k;
+    }
+    for (const pose of between(poses.slice(low))) {
       const outline = outlineAt(size, pose);
       const over = ringsArea([outline]) - ringsArea(intersection([outline], free));
       if (over > 2000) return { floor: leg.floor, pose, size };
@@ -65,4 +79,31 @@ function firstTouch(house: House, legs: readonly Leg[], by: number): Stuck | nul
     }
   }
   return worst?.at ?? null;
+}
+
+function regionOfLeg(house: House, leg: Leg, isFirst: boolean): readonly Ring[] {
+  const { size, offHinges, from } = house.question;
+  const entry = house.floors.findIndex(({ floor }) => floor.floor === leg.floor);
+  const { floor, stairs } = house.floors[entry]!;
+  const { up } = turnedUp(size, leg.how);
+  const carried = { height: up, offHinges, from: isFirst ? from : null };
+  return regionOf(house, floor, carried, [stairs, house.floors[entry - 1]?.stairs ?? null]);
+}
+
+interface Coming {
+  readonly leg: Leg;
+  readonly size: Rectangle;
+  readonly free: readonly Ring[];
+  readonly to: Pose;
+  readonly by: number;
+  readonly isFirst: boolean;
+  readonly stop: () => boolean;
+}
+
+/** Does it come there, as large as it is? So near as something smaller is nearer to walls than it. */
+function comesNear(house: House, { leg, size, free, to, by, isFirst, stop }: Coming): boolean {
+  const { floor } = house.floors.find((each) => each.floor.floor === leg.floor)!;
+  const start = isFirst ? startAt(floor, house.question.from) : { at: leg.poses[0]!, within: 400 + by };
+  const search = { floor: free, size, along: mainDirection(floor), steps: COARSE, rough: true, start, stop };
+  return routeFor({ ...search, goal: to, near: 100 + by }) !== null;
 }

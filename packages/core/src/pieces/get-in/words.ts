@@ -1,4 +1,4 @@
-import { type Point, distance, pointAt, properCrossing } from '../../geometry';
+import { type Course, type Point, alongOf, distance, offOf } from '../../geometry';
 import { openingSpan } from '../../openings';
 import type { Id } from '../../plan/plan';
 import { surfaceContains } from '../../rooms';
@@ -30,19 +30,27 @@ export function inWords({ floors }: House, name: string, legs: readonly Leg[]): 
   const labels = legs.flatMap((leg) => {
     const { floor } = floors.find((each) => each.floor.floor === leg.floor)!;
     const path = between(leg.poses, 100);
-    return openingSchedule(floor)
-      .filter(({ opening }) => {
-        const { course } = floor.network.half(opening.wall, true);
-        const { from, to } = openingSpan(floor.network, opening);
-        const [a, b] = [pointAt(course, from), pointAt(course, to)];
-        return path.some((p, i) => i > 0 && properCrossing(path[i - 1]!, p, a, b));
-      })
-      .map(({ label }) => label);
+    const passed = openingSchedule(floor).flatMap(({ opening, label }) => {
+      const { course } = floor.network.half(opening.wall, true);
+      const { from, to } = openingSpan(floor.network, opening);
+      const when = path.findIndex((p, i) => i > 0 && crossesWithin(course, from, to, path[i - 1]!, p));
+      return when < 0 ? [] : [{ when, label }];
+    });
+    return passed.sort((x, y) => x.when - y.when).map(({ label }) => label);
   });
   const turns = legs.reduce((sum, { poses }) => sum + turnsOf(poses), 0);
   const through = labels.length > 0 ? ` through ${[...new Set(labels)].join(', ')}` : '';
   const turned = turns === 0 ? 'without a turn' : `turned by ${Math.round(turns)}° in all`;
   return `${capital(name)} gets in, carried ${how.join(', then ')}${through}, ${turned}.`;
+}
+
+/** Does a step lead over a stretch of a line? One that ends on the line has not; the next one has. */
+function crossesWithin(course: Course, from: number, to: number, a: Point, b: Point): boolean {
+  const [before, after] = [offOf(course, a), offOf(course, b)];
+  if (before < 0 === after < 0) return false;
+  const share = before / (before - after);
+  const along = alongOf(course, { x: a.x + (b.x - a.x) * share, y: a.y + (b.y - a.y) * share });
+  return along >= from && along <= to;
 }
 
 const turnsOf = (poses: readonly Pose[]): number =>
