@@ -2,14 +2,23 @@ import type { Page } from '@playwright/test';
 import { millHouse } from '../mill-house';
 import { expect, test } from '../server';
 
+/** Nothing on the wire for so long, ms: all has come. */
+const QUIET = 1500;
+
 /** Bytes that came over the wire while something was done, as the browser counts them. */
 async function overTheWire(page: Page, work: () => Promise<void>): Promise<number> {
   const session = await page.context().newCDPSession(page);
   await session.send('Network.enable');
   let bytes = 0;
-  session.on('Network.loadingFinished', ({ encodedDataLength }) => (bytes += encodedDataLength));
+  let last = Date.now();
+  session.on('Network.requestWillBeSent', () => (last = Date.now()));
+  session.on('Network.loadingFinished', ({ encodedDataLength }) => {
+    bytes += encodedDataLength;
+    last = Date.now();
+  });
   await work();
-  await page.waitForLoadState('networkidle');
+  // what is fetched when the page is there already has no load state of its own
+  await expect.poll(() => Date.now() - last, { intervals: [200] }).toBeGreaterThan(QUIET);
   await session.detach();
   return bytes;
 }

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { applyEdit, boxAround, distance, readPlan } from '../src';
+import { type Point, applyEdit, boxAround, distance, readPlan } from '../src';
 import {
   clearRound,
   frameAround,
@@ -8,6 +8,7 @@ import {
   pieceAt,
   pieceLines,
   placePiece,
+  placeTogether,
   shiftPiece,
   runsOf,
   turnPiece,
@@ -259,6 +260,57 @@ test('a plan of a version before pieces has none, and is read', () => {
   expect(applyEdit(plan, { kind: 'removePieces', pieces: ['none'] }, 'x')).toMatchObject({
     ok: false,
     reason: 'That piece is no longer there.',
+  });
+});
+
+describe('several together', () => {
+  const reach = 200;
+  /** A room with three units along its upper wall, a hob on the middle one. */
+  function kitchen() {
+    const house = new House();
+    house.box(0, 0, 5000, 4000);
+    const units = [0, 1, 2].map((i) => dropped(house, 'base-unit', { x: 1300 + 600 * i, y: 300 }));
+    const hob = dropped(house, 'hob', { x: 1900, y: 300 });
+    return { house, units, hob, all: [...units, hob] };
+  }
+  const drag = ({ house, all }: ReturnType<typeof kitchen>, held: string, at: Point) => {
+    const group = on(house).filter(({ piece }) => all.includes(piece.id));
+    const { places } = placeTogether(house.floor, group, one(house, held), at, { reach, others: on(house) });
+    house.do({ kind: 'placePieces', places });
+  };
+  const stands = (house: House, ids: readonly string[]) => ids.map((id) => house.plan.pieces[id]!.stand.kind);
+
+  test('along its wall a run stays at it, each of its units, and goes with it when it is taped', () => {
+    const run = kitchen();
+    drag(run, run.units[1]!, { x: 2500, y: 290 });
+    expect(stands(run.house, run.all)).toEqual(['wall', 'wall', 'wall', 'piece']);
+    run.house.tape(run.house.face(Object.keys(run.house.plan.rooms)[0]!, 'left'), 4300);
+    const backs = run.units.map((id) => clearRound(one(run.house, id), run.house.floor, []).back!);
+    for (const back of backs) expect(back).toBeCloseTo(0, 6);
+  });
+
+  test('wherever a finger takes it, by whichever of them, they stand to each other as they stood; a wall it comes to turns it', () => {
+    const where = fc.record({ x: fc.integer({ min: 100, max: 4900 }), y: fc.integer({ min: 100, max: 3900 }) });
+    fc.assert(
+      fc.property(fc.nat(3), fc.array(where, { minLength: 1, maxLength: 4 }), (held, places) => {
+        const run = kitchen();
+        const [first, second, third] = run.units as [string, string, string];
+        const seen = () => {
+          const frame = one(run.house, first).frame;
+          return [second, third, run.hob].map((id) => inFrame(frame, middleOfPiece(one(run.house, id))));
+        };
+        const before = seen();
+        for (const at of places) {
+          drag(run, run.all[held]!, at);
+          seen().forEach((p, i) => expect(distance(p, before[i]!)).toBeLessThan(0.02));
+        }
+        expect(run.house.plan.pieces[run.hob]!.stand.kind).toBe('piece');
+        for (const id of run.units)
+          if (run.house.plan.pieces[id]!.stand.kind === 'wall')
+            expect(clearRound(one(run.house, id), run.house.floor, []).back).toBeCloseTo(0, 2);
+      }),
+      { numRuns: 40, seed: SEED },
+    );
   });
 });
 

@@ -31,7 +31,7 @@ export {
   turnOfFrame,
 } from './on-floor';
 export { frontOfKind, newPiece, pieceFront, pieceSign, usualModules } from './sign';
-export { type Placed, type Placing, placePiece } from './placing';
+export { type Placed, type Placing, placePiece, placeTogether } from './placing';
 export { type Filler, type Run, WORKTOP, runsOf } from './runs';
 export { type Place, freed, pieceAt, rightFor, shiftPiece, turnPiece } from './move';
 export { findPieces, offeredIn, roomFor } from './find';

@@ -7,6 +7,7 @@ export interface Place {
   readonly piece: string;
   readonly stand: PieceStand;
   readonly gap?: number;
+  readonly mirrored?: boolean;
 }
 
 /** Does the distance it was put down by count to the right, as one looks at its wall from the room? */
@@ -49,7 +50,8 @@ export function freed(on: PieceOnFloor, by = 0): Place {
   return { piece: on.piece.id, stand: { kind: 'free', x, y, turn: within(turnOfFrame(on.frame) + by) } };
 }
 
-const within = (degrees: number): number => ((((degrees + 180) % 360) + 360) % 360) - 180;
+/** From −180 to 180. */
+export const within = (degrees: number): number => ((((degrees + 180) % 360) + 360) % 360) - 180;
 
 /** The piece under a finger: of those within `reach` mm the one the point is in, the highest and smallest first. */
 export function pieceAt(all: readonly PieceOnFloor[], p: Point, reach: number): PieceOnFloor | null {

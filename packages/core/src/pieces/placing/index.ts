@@ -1,2 +1,3 @@
 export * from './place';
+export { placeTogether } from './together';
 export type { Placed, Placing } from './placing';

@@ -7,7 +7,7 @@ import type { HouseColours } from '../../../ui/theme';
 import { lent } from '../later/lent';
 import { clearOf } from './chosen-piece';
 import { GetInMarks } from './GetInMarks';
-import { handlesOf } from './holding';
+import { TURN_HANDLE, handlesOf } from './holding';
 import { chosenOf, standingShown } from './standing';
 
 const { HaloText, THIN, formatLength, pathData, store, useAppSelector } = lent();
@@ -47,7 +47,7 @@ export default function PieceMarks({ floor, colours, px, reach }: Props): ReactE
           <GetInMarks piece={one.piece.id} floor={floor.floor} colours={colours} />
           {!onItsWay && (
             <>
-              <Clear one={one} colours={colours} px={px} units={floor.plan.job.units} />
+              <Clear one={one} colours={colours} px={px} reach={reach} units={floor.plan.job.units} />
               <Handles one={one} colours={colours} px={px} reach={reach} />
             </>
           )}
@@ -88,11 +88,13 @@ function Clear({
   one,
   colours,
   px,
+  reach,
   units,
 }: {
   one: PieceOnFloor;
   colours: HouseColours;
   px: number;
+  reach: number;
   units: 'metric' | 'imperial';
 }) {
   const { onSheet } = laterRooms();
@@ -121,7 +123,8 @@ function Clear({
     if (long === null || long < 20 * px || long > FAR) return null;
     const [at, d] = from[side];
     const on = (k: number) => onSheet(one.frame, at.x + d.x * k, at.y + d.y * k);
-    const middle = on(long / 2);
+    // not under a handle
+    const middle = on(Math.max(long / 2, side === 'front' ? TURN_HANDLE * reach + 20 * px : 28 * px));
     return (
       <G key={side}>
         <Path

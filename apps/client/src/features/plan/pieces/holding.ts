@@ -1,4 +1,4 @@
-import type { Intent, PieceStand, Point } from '@velvet-tape/core';
+import type { Point } from '@velvet-tape/core';
 import type { PieceOnFloor } from '@velvet-tape/core/pieces';
 import { laterRooms } from '../../../core-later/to-come';
 import { lent } from '../later/lent';
@@ -8,8 +8,8 @@ import type { PieceDrag } from './pieces-room';
 import { chosenOf, standing } from './standing';
 
 const { drawFloorInParts, faceAt, lookContent, lookOf, outOfReach } = lent();
-const { inFrame, isWrittenAt, middleOfPiece, onSheet, partOfPiece, pieceAt, placePiece, rightFor, turnOfFrame } =
-  laterRooms();
+const { inFrame, isWrittenAt, middleOfPiece, onSheet, partOfPiece } = laterRooms();
+const { pieceAt, placeTogether, rightFor } = laterRooms();
 
 /** A wall is meant only right at it; what stands before it is nearer. Of a finger’s reach. */
 const AT_WALL = 0.3;
@@ -86,7 +86,7 @@ export function pieceDrag(bench: Bench, from: Pointer): PieceDrag | null {
   }
   const under = pieceAt(inReach(bench), from.at, BESIDE * from.reach);
   if (!under || !chosen.ids.includes(under.piece.id)) return null;
-  return held.length === 1 ? moving(bench, under, from) : together(held, from);
+  return moving(bench, held, under, from);
 }
 
 /** Well within it, not at its edge: it is moved. */
@@ -102,14 +102,10 @@ function turning(one: PieceOnFloor): PieceDrag {
     const turn = (Math.atan2(at.y - middle.y, at.x - middle.x) * 180) / Math.PI - 90;
     const even = Math.round(turn / 45) * 45;
     const now = free || Math.abs(turn - even) > NEAR ? Math.round(turn) : even;
-    return place(one, { kind: 'free', ...middle, turn: ((now + 540) % 360) - 180 });
+    const stand = { kind: 'free', ...middle, turn: ((now + 540) % 360) - 180 } as const;
+    return { kind: 'placePieces', places: [{ piece: one.piece.id, stand }] };
   };
 }
-
-const place = ({ piece: { id } }: PieceOnFloor, stand: PieceStand, mirrored?: boolean): Intent => ({
-  kind: 'placePieces',
-  places: [{ piece: id, stand, ...(mirrored !== undefined && { mirrored }) }],
-});
 
 /** The other side stays where it is. */
 function sizing(one: PieceOnFloor, side: 'left' | 'right' | 'front'): PieceDrag {
@@ -125,57 +121,16 @@ function sizing(one: PieceOnFloor, side: 'left' | 'right' | 'front'): PieceDrag 
   };
 }
 
-/** One goes where the finger takes it, caught by what is there; turned by the wall it comes to. */
-function moving(bench: Bench, one: PieceOnFloor, from: Pointer): PieceDrag {
-  const middle = middleOfPiece(one);
+/** The one under the finger is caught by what is there, turned by the wall it comes to; others go as they stand to it. */
+function moving(bench: Bench, group: readonly PieceOnFloor[], held: PieceOnFloor, from: Pointer): PieceDrag {
+  const middle = middleOfPiece(held);
   const off = { x: from.at.x - middle.x, y: from.at.y - middle.y };
   const floor = bench.floor();
-  const above = standsOnIt(bench, one.piece.id);
-  const others = on(bench).filter(({ piece: { id } }) => id !== one.piece.id && !above.has(id));
-  const turn = turnOfFrame(one.frame);
+  const others = on(bench);
   return ({ at, reach, free }) => {
     const to = { x: at.x - off.x, y: at.y - off.y };
-    const placed = placePiece(floor, one.piece, to, { reach: free ? 0 : reach, turn: evened(turn), others });
-    bench.guide(placed.guides);
-    return place(one, placed.stand, placed.mirrored);
-  };
-}
-
-/** A hair off a quarter is a quarter. */
-const evened = (turn: number): number =>
-  Math.abs(turn - Math.round(turn / 90) * 90) < 0.01 ? Math.round(turn / 90) * 90 : turn;
-
-/** What stands on a piece, and on that. */
-function standsOnIt(bench: Bench, id: string): ReadonlySet<string> {
-  const found = new Set<string>();
-  const look = (under: string) => {
-    for (const { id: own, stand } of Object.values(bench.pieces()))
-      if (stand.kind === 'piece' && stand.piece === under && !found.has(own)) {
-        found.add(own);
-        look(own);
-      }
-  };
-  look(id);
-  return found;
-}
-
-/** Several go as they stand to each other; those that stand on one of them go with it. */
-function together(held: readonly PieceOnFloor[], from: Pointer): PieceDrag {
-  const mine = new Set(held.map(({ piece }) => piece.id));
-  const own = held.filter(({ piece: { stand } }) => stand.kind !== 'piece' || !mine.has(stand.piece));
-  return ({ at, free }) => {
-    const by = { x: at.x - from.at.x, y: at.y - from.at.y };
-    const inSteps = (mm: number) => (free ? mm : Math.round(mm / 10) * 10);
-    return {
-      kind: 'placePieces',
-      places: own.map((each) => {
-        const middle = middleOfPiece(each);
-        const stand = {
-          kind: 'free' as const,
-          ...{ x: middle.x + inSteps(by.x), y: middle.y + inSteps(by.y), turn: evened(turnOfFrame(each.frame)) },
-        };
-        return { piece: each.piece.id, stand };
-      }),
-    };
+    const { places, guides } = placeTogether(floor, group, held, to, { reach: free ? 0 : reach, others });
+    bench.guide(guides);
+    return { kind: 'placePieces', places };
   };
 }
