@@ -1,5 +1,6 @@
 import { errorSchema, keptTypeListSchema } from '@velvet-tape/contract';
-import { usualSpec } from '@velvet-tape/core';
+import { specOfPiece, usualSpec } from '@velvet-tape/core';
+import { newPiece, pieceKindOf } from '@velvet-tape/core/pieces';
 import request from 'supertest';
 import { type TestService, startService } from './service';
 
@@ -44,4 +45,23 @@ test.each([
 test('the OpenAPI document has it', async () => {
   const { paths } = (await request(service.app).get('/api/openapi.json')).body as { paths: Record<string, object> };
   expect(Object.keys(paths['/api/opening-types/{id}']!).sort()).toEqual(['delete', 'put']);
+});
+
+test('a piece is kept beside types of openings, with its price and link; one of a kind nobody knows is refused', async () => {
+  const name = 'Grandmother’s sofa';
+  const stand = { kind: 'free', x: 0, y: 0, turn: 0 } as const;
+  const piece = {
+    ...newPiece(pieceKindOf('sofa-3')),
+    id: 'p',
+    floor: 'ground',
+    stand,
+    note: 'to be covered',
+    price: 0,
+  };
+  const spec = specOfPiece(piece);
+  await put('sofa-1', { name, spec: { ...spec, width: 2150 } }).expect(200);
+  const kept = (await list()).find(({ id }) => id === 'sofa-1')!;
+  expect(kept).toMatchObject({ name, spec: { form: 'sofa-3', width: 2150, note: 'to be covered', price: 0 } });
+  await put('sofa-2', { name, spec: { ...spec, form: 'throne' } }).expect(400);
+  expect((await list()).map(({ id }) => id)).not.toContain('sofa-2');
 });

@@ -47,7 +47,7 @@ export function whereItSticks(house: House, name: string, share: (done: number) 
   if (!best) return no(`${capital(name)} does not get in: there is no way from that door to its place.`);
   const { by, legs } = best;
   const at = firstTouch(house, legs, by, () => share(1));
-  const where = at ? placeInWords(house, at.floor, at.pose) : 'on the way';
+  const where = at ? placeInWords(house, at.floor, at.pose) : 'where it is tipped to stand as it stands';
   const words = `${capital(name)} does not get in: it sticks ${where}. It would have to be ${formatLength(Math.ceil(by), units)} smaller.`;
   return { gets: false, words, by, at };
 }
