@@ -47,7 +47,7 @@ test('the OpenAPI document has it', async () => {
   expect(Object.keys(paths['/api/opening-types/{id}']!).sort()).toEqual(['delete', 'put']);
 });
 
-test('a piece is kept beside types of openings, with its price and link; one of a kind nobody knows is refused', async () => {
+test('a piece is kept beside types of openings, with its price and link; without a width, or with half of another spec, it is refused', async () => {
   const name = 'Grandmother’s sofa';
   const stand = { kind: 'free', x: 0, y: 0, turn: 0 } as const;
   const piece = {
@@ -62,6 +62,7 @@ test('a piece is kept beside types of openings, with its price and link; one of 
   await put('sofa-1', { name, spec: { ...spec, width: 2150 } }).expect(200);
   const kept = (await list()).find(({ id }) => id === 'sofa-1')!;
   expect(kept).toMatchObject({ name, spec: { form: 'sofa-3', width: 2150, note: 'to be covered', price: 0 } });
-  await put('sofa-2', { name, spec: { ...spec, form: 'throne' } }).expect(400);
+  await put('sofa-2', { name, spec: { ...spec, width: 0 } }).expect(400);
+  await put('sofa-2', { name, spec: { form: spec.form, width: spec.width } }).expect(400);
   expect((await list()).map(({ id }) => id)).not.toContain('sofa-2');
 });

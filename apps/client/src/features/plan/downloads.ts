@@ -86,10 +86,11 @@ export const downloadReadings = (floor: DerivedFloor) =>
 export const downloadOpenings = (floor: DerivedFloor) =>
   handedTable(`${floorFileName(floor)}-doors-and-windows`, () => rowsOf('openings', floor.plan, floor.floor));
 
-/** The pieces of a floor, as CSV or as a workbook. */
-export const downloadPieces = (plan: Plan, floor: string, as: 'table' | 'book') => {
-  const name = `${floorFileName(deriveFloor(plan, floor))}-pieces`;
-  const rows = () => rowsOf('pieces', plan, floor);
+/** Pieces of a floor, those that are looked at, as CSV or as a workbook. */
+export const downloadPieces = (floor: DerivedFloor, pieces: Plan['pieces'], as: 'table' | 'book') => {
+  const { plan } = floor;
+  const name = `${floorFileName(floor)}-pieces`;
+  const rows = () => rowsOf('pieces', { ...plan, pieces }, floor.floor);
   if (as === 'table') return handedTable(name, rows);
   return handed(async () => {
     const { toXlsx } = await import('@velvet-tape/formats/xlsx');

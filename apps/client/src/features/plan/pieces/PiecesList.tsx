@@ -16,7 +16,7 @@ import { useAdvice } from './use-advice';
 import { standingNow } from './standing';
 
 const { capital, decimals, downloadPieces, edit, formatArea, formatLength, takeTool, planActions } = lent();
-const { useAppDispatch, useAppSelector } = lent();
+const { selectPieces, useAppDispatch, useAppSelector } = lent();
 
 type Shown = 'all' | 'checks' | 'rooms';
 const ORDERS: readonly PieceOrder[] = ['number', 'name', 'room', 'price'];
@@ -28,7 +28,8 @@ export default function PiecesList({ floor }: { floor: DerivedFloor }) {
   const [shown, setShown] = useState<Shown>('all');
   const [order, setOrder] = useState<PieceOrder>('number');
   const all = useAppSelector(standingNow);
-  const plan = useAppSelector((state) => state.plan.plan)!;
+  const pieces = useAppSelector(selectPieces);
+  const { units } = floor.plan.job;
   const advice = useAdvice();
   const { orderedPieces, priceOf } = laterRooms();
   const lines = useMemo(() => laterRooms().pieceLines(floor, all), [floor, all]);
@@ -42,12 +43,12 @@ export default function PiecesList({ floor }: { floor: DerivedFloor }) {
         {
           icon: 'table-large',
           says: 'Pieces as a workbook (XLSX)',
-          now: () => void dispatch(downloadPieces(plan, floor.floor, 'book')),
+          now: () => void dispatch(downloadPieces(floor, pieces, 'book')),
         },
         {
           icon: 'download',
           says: 'Pieces as CSV',
-          now: () => void dispatch(downloadPieces(plan, floor.floor, 'table')),
+          now: () => void dispatch(downloadPieces(floor, pieces, 'table')),
         },
       ]}
     >
@@ -103,7 +104,7 @@ export default function PiecesList({ floor }: { floor: DerivedFloor }) {
           />
         )}
         {shown === 'rooms' &&
-          floor.rooms.map((room) => <Space key={room.room.id} room={room} all={all} units={plan.job.units} />)}
+          floor.rooms.map((room) => <Space key={room.room.id} room={room} all={all} units={units} />)}
       </ScrollView>
     </ListPanel>
   );
