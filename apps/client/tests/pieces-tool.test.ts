@@ -144,3 +144,19 @@ test('wherever a finger goes with whatever it has in hand, nothing is left half 
     { numRuns: 30, seed: Number(process.env['FC_SEED'] ?? 20_261_130) },
   );
 });
+
+test('what is built in is drawn along its wall, from where a finger began to where it is let go; away from walls the sheet is moved', () => {
+  const { state, choose, drag, on } = hand();
+  choose('built-in');
+  drag([20, 300], [3980, 420]);
+  const [made] = pieces(state.plan);
+  expect(made).toMatchObject({ form: 'built-in', stand: { kind: 'wall' } });
+  // caught by both corners of a wall of 4 m, in as many parts as are usually so wide
+  expect(made!.width).toBeCloseTo(4000, 6);
+  expect(made!.builtIn!.modules).toHaveLength(7);
+  expect(Math.max(...on(made!.id).ring.map(({ y }) => y))).toBeCloseTo(600, 6);
+  choose('built-in');
+  drag([2000, 1600], [2600, 1600]);
+  expect(pieces(state.plan)).toHaveLength(1);
+  expect(state.panned).not.toBe(0);
+});

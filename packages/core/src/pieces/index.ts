@@ -31,7 +31,16 @@ export {
   turnOfFrame,
 } from './on-floor';
 export { frontOfKind, newPiece, pieceFront, pieceSign, usualModules } from './sign';
-export { type Placed, type Placing, placePiece, placeTogether } from './placing';
+export {
+  type AlongWall,
+  type Placed,
+  type Placing,
+  betweenPoints,
+  placePiece,
+  placeTogether,
+  wallNear,
+  wallToWall,
+} from './placing';
 export { type Filler, type Run, WORKTOP, runsOf } from './runs';
 export { type Place, freed, pieceAt, rightFor, shiftPiece, turnPiece } from './move';
 export { findPieces, offeredIn, roomFor } from './find';
@@ -40,6 +49,7 @@ export { withSolidPieces } from './solid-pieces';
 export { type PieceAdvice, adviceOn, zoneRing } from './fit/advice';
 export { blocks, footprintOf } from './fit/footprint';
 export { type Passage, passagesOf } from './fit/passages';
+export { onItsWallInWords } from './fit/on-its-wall';
 export { type RoomSpace, TURNING_CIRCLE, freeFloor, largestRectangle, roomSpace } from './fit/space';
 export { type PieceLine, type PieceOrder, orderedPieces, pieceLines, priceOf } from './list';
 export { isWrittenAt } from './written-at';

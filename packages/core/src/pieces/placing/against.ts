@@ -8,7 +8,8 @@ import { backsAt } from './backs';
 import { type Placed, type Placing, type Standing, inSteps } from './placing';
 
 /** A new piece turns to a wall that is no farther from its back, mm. */
-const NEAR_WALL = 900;
+export const NEAR_WALL = 900;
+
 /** The face a piece turns its back to: of the space it is in, the nearest that is long enough. */
 export function faceBehindPiece(
   derived: DerivedFloor,
@@ -29,7 +30,7 @@ export function faceBehindPiece(
 }
 
 /** A place along a wall catches from nearer than a wall does: several of them are in a finger’s reach. */
-const CATCH = 0.5;
+export const CATCH = 0.5;
 
 interface Catch {
   readonly from: number;
@@ -108,15 +109,19 @@ function alongBack({ course, stretch, taken, openings, stand }: Back, it: Standi
   return { stand: stand(from), guides, ...(corner && { mirrored: from > most - 1 }) };
 }
 
-interface Stretch {
+export interface Stretch {
   readonly from: number;
   readonly to: number;
 }
 
-const within = (mm: number, from: number, to: number) => mm >= from && mm <= to;
+export const within = (mm: number, from: number, to: number) => mm >= from && mm <= to;
 
 /** What is built on a face, so deep that the piece would run into it; `front`: where that runs along the face. */
-function builtOn(derived: DerivedFloor, { course }: WallFace, it: Standing): (Stretch & { front: Course | null })[] {
+export function builtOn(
+  derived: DerivedFloor,
+  { course }: WallFace,
+  it: Standing,
+): (Stretch & { front: Course | null })[] {
   const found = derived.solids.flatMap(({ ring }) => {
     const offs = ring.map((p) => offOf(course, p));
     if (Math.min(...offs) > it.gap + it.depth - 1 || Math.max(...offs) < 1) return [];
@@ -131,7 +136,7 @@ function builtOn(derived: DerivedFloor, { course }: WallFace, it: Standing): (St
 }
 
 /** What stands along a line already, so deep that the piece would run into it. */
-function neighboursOn(course: Course, it: Standing, others: readonly PieceOnFloor[]): Stretch[] {
+export function neighboursOn(course: Course, it: Standing, others: readonly PieceOnFloor[]): Stretch[] {
   const found: Stretch[] = [];
   for (const { ring, bottom, top, kind } of others) {
     if (kind.passable || bottom >= it.up + it.height - 1 || top <= it.up + 1) continue;
@@ -144,7 +149,7 @@ function neighboursOn(course: Course, it: Standing, others: readonly PieceOnFloo
 }
 
 /** The gap between neighbours, or corners, that a place lies in. */
-function gapAt(taken: readonly Stretch[], at: number, length: number): Stretch | null {
+export function gapAt(taken: readonly Stretch[], at: number, length: number): Stretch | null {
   let from = 0;
   for (const each of taken) {
     if (at < each.from) return { from, to: each.from };

@@ -1,4 +1,4 @@
-import type { Point } from '@velvet-tape/core';
+import type { Plan, Point } from '@velvet-tape/core';
 import type { Pattern, PieceOnFloor } from '@velvet-tape/core/pieces';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -20,6 +20,7 @@ const WAYS = [
   ['round', 'Round what is nearest'],
 ] as const;
 type Way = (typeof WAYS)[number][0];
+type Units = Plan['job']['units'];
 
 /** Equal copies of a piece: in a row, in a grid, round a table. */
 export default function PieceCopies() {
@@ -33,8 +34,10 @@ export default function PieceCopies() {
   const [rows, setRows] = useState(2);
   const [gap, setGap] = useState('0');
   const held = chosen.kind === 'piece' ? chosenOf(all, chosen) : [];
-  const [one] = held;
+  const [one, other] = held;
   if (!one) return null;
+  // of two that are alike one is the first and one the last
+  const last = other && held.length === 2 && other.piece.form === one.piece.form ? other : null;
   const read = /^0*$/.test(gap.trim()) ? 0 : parseLength(gap, units === 'metric' ? 'mm' : 'in');
   const between = typeof read === 'number' ? read : read.ok ? read.mm : null;
   const about = nearestBeside(one, all);
@@ -47,7 +50,9 @@ export default function PieceCopies() {
       dispatch(planActions.said({ text: reason, tone: 'refused' }));
       return;
     }
-    const pattern = patternOf(one, way, { count, rows, gap: between, about, clear });
+    const pattern = last
+      ? betweenTwo(one, last, count)
+      : patternOf(one, way, { count, rows, gap: between, about, clear });
     if (!pattern) {
       dispatch(planActions.said({ text: 'There is nothing beside it to go round.', tone: 'refused' }));
       return;
@@ -59,18 +64,23 @@ export default function PieceCopies() {
       dispatch(planActions.selected({ kind: 'piece', ids }));
     }
   };
-  const total = way === 'grid' ? count * rows : count;
+  const total = way === 'grid' && !last ? count * rows : count;
   return (
     <View testID="piece-copies">
+      {last && (
+        <Text style={[styles.how, { color: colours.inkSoft }]}>From the one to the other, both of them counted.</Text>
+      )}
+      {!last && (
+        <ListBar>
+          {WAYS.map(([each, label]) => (
+            <BarButton key={each} label={label} chosen={way === each} onPress={() => setWay(each)} />
+          ))}
+        </ListBar>
+      )}
       <ListBar>
-        {WAYS.map(([each, label]) => (
-          <BarButton key={each} label={label} chosen={way === each} onPress={() => setWay(each)} />
-        ))}
-      </ListBar>
-      <ListBar>
-        <Count label={way === 'grid' ? 'In a row' : 'In all'} value={count} change={setCount} />
-        {way === 'grid' && <Count label="Rows" value={rows} change={setRows} />}
-        {way !== 'round' && (
+        <Count label={way === 'grid' && !last ? 'In a row' : 'In all'} value={count} change={setCount} />
+        {way === 'grid' && !last && <Count label="Rows" value={rows} change={setRows} />}
+        {way !== 'round' && !last && (
           <TextInput
             mode="outlined"
             dense
@@ -84,6 +94,13 @@ export default function PieceCopies() {
       </ListBar>
       <ListBar>
         <BarButton strong label={`Make it ${total}`} says={`Make it ${total} pieces`} onPress={make} />
+        {!last && (way === 'row' || way === 'file') && count > 1 && (
+          <BarButton
+            label="As far as there is room"
+            says="Spread them as far as there is room"
+            onPress={() => setGap(spreadOver(free, way === 'file' ? one.piece.depth : one.piece.width, count, units))}
+          />
+        )}
         {held.length > 2 && (
           <BarButton
             label="Space them equally"
@@ -92,8 +109,8 @@ export default function PieceCopies() {
         )}
       </ListBar>
       <Text style={[styles.how, { color: colours.inkSoft }]}>
-        {way === 'round' ? '' : `There is room for ${1 + Math.floor((free + 0.5) / size)}. `}They are a group: they are
-        chosen and moved together, until it is ungrouped.
+        {way === 'round' || last ? '' : `There is room for ${1 + Math.floor((free + 0.5) / size)}. `}They are a group:
+        they are chosen and moved together, until it is ungrouped.
       </Text>
     </View>
   );
@@ -108,6 +125,19 @@ function Count({ label, value, change }: { label: string; value: number; change(
       <BarIcon icon="plus" says={`${label}: more`} onPress={() => change(Math.min(60, value + 1))} />
     </View>
   );
+}
+
+/** So many from one to another, both of them counted: the last is there already. */
+function betweenTwo(one: PieceOnFloor, last: PieceOnFloor, count: number): Pattern {
+  const { middleOfPiece, stepBetween } = laterRooms();
+  const step = stepBetween(middleOfPiece(one), middleOfPiece(last), count);
+  return { kind: 'row', count: Math.max(1, count - 1), step };
+}
+
+/** What is between so many that the last stands where the room ends, as it is typed: mm, or inches. */
+function spreadOver(free: number, size: number, count: number, units: Units): string {
+  const gap = Math.max(0, (free - (count - 1) * size) / (count - 1));
+  return units === 'metric' ? String(Math.floor(gap * 10) / 10) : String(Math.floor((gap / 25.4) * 16) / 16);
 }
 
 interface Told {

@@ -12,7 +12,7 @@ import { lent } from '../later/lent';
 import { chosenOf, standingNow } from './standing';
 
 const { MODULE_FILLS, DropMenu, MarkView, capital, edit, formatLength, parseLength, planActions } = lent();
-const { useAppDispatch, useAppSelector } = lent();
+const { selectFloor, useAppDispatch, useAppSelector } = lent();
 
 /** The front of a piece that is built in, and its parts one by one: how wide each is, and what fills it. */
 export default function PieceModules() {
@@ -20,10 +20,10 @@ export default function PieceModules() {
   const all = useAppSelector(standingNow);
   const one = chosen.kind === 'piece' ? chosenOf(all, chosen)[0] : undefined;
   if (!one?.piece.builtIn) return null;
-  return <Modules key={one.piece.id} one={one} spec={one.piece.builtIn} />;
+  return <Modules key={one.piece.id} one={one} all={all} spec={one.piece.builtIn} />;
 }
 
-function Modules({ one, spec }: { one: PieceOnFloor; spec: BuiltIn }) {
+function Modules({ one, all, spec }: { one: PieceOnFloor; all: readonly PieceOnFloor[]; spec: BuiltIn }) {
   const dispatch = useAppDispatch();
   const colours = useColours();
   const { units } = useAppSelector((state) => state.plan.plan!.job);
@@ -37,6 +37,15 @@ function Modules({ one, spec }: { one: PieceOnFloor; spec: BuiltIn }) {
     dispatch(edit({ kind: 'changePiece', piece: piece.id, to: { builtIn: { ...spec, ...to } } })).ok;
   const put = (to: Partial<PieceModule>) =>
     change({ modules: spec.modules.map((each, i) => (i === shown ? { ...each, ...to } : each)) });
+  const floor = useAppSelector(selectFloor)!;
+  const stands = useMemo(() => laterRooms().onItsWallInWords(floor, one), [floor, one]);
+  const fill = () => {
+    const found = laterRooms().wallToWall(floor, one, all);
+    if (found) {
+      const { width, stand } = found;
+      dispatch(edit({ kind: 'changePiece', piece: piece.id, to: { width, stand } }));
+    } else dispatch(planActions.said({ text: 'It is not at a straight wall.', tone: 'refused' }));
+  };
   const length = (text: string, keep: (mm: number) => boolean): boolean => {
     if (/^0*$/.test(text.trim())) return keep(0);
     const read = parseLength(text, units === 'metric' ? 'mm' : 'in');
@@ -93,6 +102,7 @@ function Modules({ one, spec }: { one: PieceOnFloor; spec: BuiltIn }) {
         <BarIcon icon="plus" says="More of them" onPress={() => put({ count: Math.min(20, own.count + 1) })} />
       </ListBar>
       <ListBar>
+        <BarButton label="Wall to wall" says="From wall to wall, or to what stands there" onPress={fill} />
         <BarButton
           label="All alike"
           says="All parts like this one, equally wide"
@@ -111,6 +121,7 @@ function Modules({ one, spec }: { one: PieceOnFloor; spec: BuiltIn }) {
           keep={(text) => length(text, (overhang) => change({ overhang }))}
         />
       </ListBar>
+      {stands && <Text style={[styles.says, { color: colours.inkSoft }]}>{stands}</Text>}
       {left > 0.5 && (
         <Text style={[styles.says, { color: colours.inkSoft }]}>
           {`${formatLength(left, units)} are left over: leave the width of a part open, and it takes them.`}

@@ -92,7 +92,7 @@ export default function PiecesBar() {
       )}
       <Text style={[styles.how, { color: colours.inkSoft }]}>
         {inHand
-          ? `Tap where it goes: ${inHand.name}.`
+          ? `${inHand.modules ? 'Drag along its wall, or tap where it goes' : 'Tap where it goes'}: ${inHand.name}.`
           : list.length === 0
             ? 'Nothing is called that. “Box” is as large as you like.'
             : 'Drag one onto the plan, or tap it and then the place.'}

@@ -1,4 +1,4 @@
-import type { PieceSpec, Point } from '@velvet-tape/core';
+import type { Piece, PieceSpec, Point } from '@velvet-tape/core';
 import { laterRooms } from '../../../core-later/to-come';
 import { recall, remember } from '../../../ui/remembered';
 import { lent } from '../later/lent';
@@ -12,7 +12,7 @@ const { newPiece, pieceKindOf, placePiece } = laterRooms();
 const RECENT = 'pieces.recent';
 const MOST_RECENT = 8;
 export const recentForms = (): readonly string[] => (recall(RECENT) ?? '').split(' ').filter(Boolean);
-const putDown = (form: string) =>
+const rememberRecent = (form: string) =>
   remember(RECENT, [form, ...recentForms().filter((each) => each !== form)].slice(0, MOST_RECENT).join(' '));
 
 /** A kept piece that is in hand, by the name it is in hand under. */
@@ -42,20 +42,26 @@ export function puttingDown(bench: Bench, form: string, at: Point, how: { reach:
     others: on(bench),
   });
   const up = stand.kind === 'piece' ? 0 : piece.up;
-  // it is part of the option that is looked at; in the measured house it is there in all of them
-  const option = bench.option() ?? '';
-  return {
-    intent: { kind: 'addPiece', floor: bench.floor().floor, piece: { ...piece, up, stand, mirrored, option } } as const,
-    guides,
-  };
+  return { intent: adding(bench, { ...piece, up, stand, mirrored }), guides };
 }
 
-/** Puts it down; it is then chosen. False where it was refused. */
-export function putDownAt(bench: Bench, form: string, at: Point, reach: number): boolean {
-  const { intent } = puttingDown(bench, form, at, { reach });
-  const { made } = bench.commit(intent, randomSeed());
+/** It is part of the option that is looked at; in the measured house it is there in all of them. */
+const adding = (bench: Bench, piece: Omit<Piece, 'id' | 'floor' | 'option'>) =>
+  ({
+    kind: 'addPiece',
+    floor: bench.floor().floor,
+    piece: { ...piece, option: bench.option() ?? '' },
+  }) as const;
+
+/** Puts it down where a finger is; it is then chosen. False where it was refused. */
+export const putDownAt = (bench: Bench, form: string, at: Point, reach: number): boolean =>
+  putDown(bench, form, puttingDown(bench, form, at, { reach }).intent.piece);
+
+/** Puts down what is in hand by that name. */
+export function putDown(bench: Bench, form: string, piece: Omit<Piece, 'id' | 'floor' | 'option'>): boolean {
+  const { made } = bench.commit(adding(bench, piece), randomSeed());
   if (!made) return false;
-  if (!form.startsWith(KEPT)) putDown(form);
+  if (!form.startsWith(KEPT)) rememberRecent(form);
   bench.select({ kind: 'piece', ids: [made] });
   return true;
 }

@@ -2,7 +2,8 @@ import { lent } from '../later/lent';
 import { type Bench, type Pointer, type Tool } from '../tools/tool';
 import { pieceChosen, pieceDrag, pieceUnder } from './holding';
 import { putDownAt } from './in-hand';
-import { isNewWall, keepNewWall, newWallLine } from './new-wall';
+import { type Drawn, drawnFrom } from './drawn';
+import { isNewWall } from './new-wall';
 import type { PieceDrag } from './pieces-room';
 
 const { isTap, planActions, store } = lent();
@@ -10,7 +11,7 @@ const { isTap, planActions, store } = lent();
 type State =
   | { readonly kind: 'idle' }
   | { readonly kind: 'pressed'; readonly from: Pointer; readonly piece: string | null }
-  | { readonly kind: 'drawing'; readonly from: Pointer; readonly form: string }
+  | { readonly kind: 'drawing'; readonly drawn: Drawn }
   | { readonly kind: 'panning'; readonly px: Pointer['px'] }
   | { readonly kind: 'dragging'; readonly drag: PieceDrag; readonly seed: string };
 
@@ -46,8 +47,9 @@ export function piecesTool(bench: Bench): Tool {
         const { from, piece } = state;
         if (isTap(from.px, pointer.px)) return;
         const { form } = bench.choices().piece;
-        if (isNewWall(form)) {
-          state = { kind: 'drawing', from, form: form! };
+        const drawn = drawnFrom(bench, form, from, pointer);
+        if (drawn) {
+          state = { kind: 'drawing', drawn };
           return;
         }
         let drag = pieceDrag(bench, from);
@@ -61,8 +63,7 @@ export function piecesTool(bench: Bench): Tool {
         bench.pan(pointer.px.x - state.px.x, pointer.px.y - state.px.y);
         state = { kind: 'panning', px: pointer.px };
       } else if (state.kind === 'drawing') {
-        const { a, b } = newWallLine(bench, state.from, pointer);
-        bench.lasso([a.at, b.at]);
+        bench.lasso(state.drawn.outline(pointer));
       } else if (state.kind === 'dragging') bench.preview(state.drag(pointer), state.seed);
     },
     up(pointer) {
@@ -71,8 +72,7 @@ export function piecesTool(bench: Bench): Tool {
       if (was.kind === 'pressed') tap(pointer, was.piece);
       else if (was.kind === 'drawing') {
         bench.lasso([]);
-        if (keepNewWall(bench, was.from, pointer, was.form))
-          store.dispatch(planActions.choicesMade({ piece: { form: null, adding: false } }));
+        if (was.drawn.keep(pointer)) store.dispatch(planActions.choicesMade({ piece: { form: null, adding: false } }));
       } else if (was.kind === 'dragging') {
         const intent = was.drag(pointer);
         if (intent) bench.commit(intent, was.seed);
