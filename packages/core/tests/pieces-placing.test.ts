@@ -40,6 +40,22 @@ describe('put down', () => {
     expect(Math.max(...one(house, id).ring.map(({ x }) => x))).toBeCloseTo(5350, 3);
   });
 
+  test('a typed distance that would put it beyond the walls round it is refused in words, and it stays', () => {
+    const house = room();
+    const ids = [
+      dropped(house, 'wardrobe', { x: 1000, y: 300 }),
+      put(house, 'table', { kind: 'free', x: 2500, y: 2500, turn: 30 }),
+    ];
+    for (const id of ids) {
+      const was = one(house, id).ring;
+      const to = (x: number) =>
+        ({ kind: 'placePieces', indoors: true, places: [shiftPiece(one(house, id), { x, y: 0 })] }) as const;
+      expect(house.tries(to(9000))).toBe('That is beyond the walls round it: there is not so much room.');
+      expect(one(house, id).ring).toEqual(was);
+      expect(house.tries(to(400))).toBeNull();
+    }
+  });
+
   test('beside a neighbour it touches it, in a corner it stands in it', () => {
     const house = room();
     const first = dropped(house, 'base-unit', { x: 330, y: 320 });

@@ -37,6 +37,7 @@ export type Caught =
   | 'piece'
   | 'in line with piece'
   | 'equal gaps'
+  | 'at table'
   | 'middle of opening'
   | 'middle of room';
 

@@ -1,6 +1,8 @@
 import { deriveFloor } from '../../derived';
+import { distance } from '../../geometry';
 import { type Pattern, MOST_COPIES, countOf, spotsOf } from '../../pieces/arrange';
 import { isKnownForm, pieceKindOf, pieceName } from '../../pieces/catalogue';
+import { spaceAt } from '../../pieces/clear';
 import type { PieceKind } from '../../pieces/kind';
 import { type PieceOnFloor, inFrame, middleOfPiece, piecesOn, turnOfFrame } from '../../pieces/on-floor';
 import { type Draft, Refusal } from '../../plan/draft';
@@ -64,9 +66,11 @@ export interface PlacePieces {
     readonly up?: number;
     readonly mirrored?: boolean;
   }[];
+  /** Typed: between the walls round it it stays. */
+  readonly indoors?: boolean;
 }
 
-function placePieces(draft: Draft, { places }: PlacePieces): void {
+function placePieces(draft: Draft, { places, indoors = false }: PlacePieces): void {
   for (const { piece: id, stand, gap, up, mirrored } of places) {
     const piece = requirePiece(draft, id);
     draft.put(
@@ -79,7 +83,18 @@ function placePieces(draft: Draft, { places }: PlacePieces): void {
         ...(mirrored !== undefined && { mirrored }),
       }),
     );
+    if (indoors && leavesItsSpace(draft, piece))
+      throw new Refusal('That is beyond the walls round it: there is not so much room.');
   }
+}
+
+function leavesItsSpace(draft: Draft, { id, floor }: Piece): boolean {
+  const derived = deriveFloor(draft.before, floor);
+  const [was, is] = [draft.before.pieces, draft.pieces].map((pieces) => {
+    const on = piecesOn(pieces, derived).find(({ piece }) => piece.id === id);
+    return on ? spaceAt(derived, middleOfPiece(on)) : null;
+  });
+  return was !== null && was !== is;
 }
 
 export interface RemovePieces {
@@ -174,14 +189,15 @@ function arrayPiece(draft: Draft, { piece: id, pattern }: ArrayPiece): void {
   const spots = spotsOf(pattern, first);
   if (spots.some(({ x, y }) => !(Math.abs(x) < 1e7 && Math.abs(y) < 1e7)))
     throw new Refusal('That is too far away to be part of this house.');
-  draft.put('pieces', { ...piece, group });
-  for (const spot of spots.slice(1)) {
-    const stand: PieceStand =
-      piece.stand.kind === 'wall' && spot.turn === 0
+  spots.forEach((spot, i) => {
+    const stays = i === 0 && distance(spot, first) < 1e-6;
+    const stand: PieceStand = stays
+      ? piece.stand
+      : piece.stand.kind === 'wall' && spot.turn === 0
         ? movedFrom(on, piece.stand, spot.x - first.x, spot.y - first.y)
         : { kind: 'free', x: spot.x, y: spot.y, turn: (turn + spot.turn) % 360 };
-    draft.put('pieces', { ...piece, id: draft.newId(), group, stand });
-  }
+    draft.put('pieces', { ...piece, id: i === 0 ? piece.id : draft.newId(), group, stand });
+  });
 }
 
 export interface GroupPieces {

@@ -20,5 +20,5 @@ export const blocks = ({ kind, bottom, top }: PieceOnFloor): boolean =>
   !kind.passable && bottom < OVER_HEADS && top > UNDER_FOOT;
 
 /** It is pulled out, or pushed aside, by whoever uses what it stands at. */
-export const isPushedAside = ({ kind }: PieceOnFloor): boolean =>
+export const isPushedAside = ({ kind }: Pick<PieceOnFloor, 'kind'>): boolean =>
   kind.group === 'seating' && kind.width[0] <= 620 && kind.back === 'free';

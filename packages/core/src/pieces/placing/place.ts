@@ -2,18 +2,21 @@ import type { DerivedFloor } from '../../derived';
 import type { Point } from '../../geometry';
 import { pieceKindOf } from '../catalogue';
 import { type PieceOnFloor, inFrame, turnOfFrame } from '../on-floor';
+import { atTable } from './at-table';
 import { alongFace, faceBehindPiece } from './against';
 import { free } from './free';
 import { type Placed, type Placing, type Standing, inSteps } from './placing';
 
 /**
- * Where a piece comes to stand whose middle is held at a point: on another piece where it is small or let in; with its back to the nearest wall, along which it
+ * Where a piece comes to stand whose middle is held at a point: on another piece where it is small or let in; a seat at a table; with its back to the nearest wall, along which it
  * slides, caught by corners, neighbours, middles and equal gaps; else free, in line with what stands there.
  */
 export function placePiece(derived: DerivedFloor, it: Standing, at: Point, how: Placing): Placed {
   const { reach, others } = how;
   const under = reach > 0 ? standsOn(it, at, others) : null;
   if (under) return onPiece(under, at, how);
+  const seat = reach > 0 ? atTable(it, at, how) : null;
+  if (seat) return seat;
   const face = reach > 0 && pieceKindOf(it.form).back === 'wall' ? faceBehindPiece(derived, it, at, how) : null;
   if (face) return alongFace(derived, face, it, at, how);
   return free(derived, it, at, how);

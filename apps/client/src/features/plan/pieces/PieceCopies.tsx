@@ -1,4 +1,4 @@
-import type { Plan, Point } from '@velvet-tape/core';
+import type { Plan } from '@velvet-tape/core';
 import type { Pattern, PieceOnFloor } from '@velvet-tape/core/pieces';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -144,7 +144,7 @@ interface Told {
   count: number;
   rows: number;
   gap: number;
-  about: Point | null;
+  about: PieceOnFloor | null;
   clear: Clear;
 }
 type Clear = ReturnType<typeof clearOf>;
@@ -168,20 +168,29 @@ function patternOf({ piece, frame }: PieceOnFloor, way: Way, told: Told): Patter
     case 'grid':
       return { kind: 'grid', columns: count, rows, column: along, row: down };
     case 'round':
-      return about && { kind: 'round', count, about };
+      return about && roundIt(about, count);
   }
 }
 
-/** The middle of what stands nearest: a table, for a chair. */
-function nearestBeside(one: PieceOnFloor, all: readonly PieceOnFloor[]): Point | null {
+/** What is round is gone round in a circle, anything else along its sides. */
+function roundIt(about: PieceOnFloor, count: number): Pattern {
+  const { middleOfPiece } = laterRooms();
+  const { width, depth } = about.piece;
+  return about.kind.round
+    ? { kind: 'round', count, about: middleOfPiece(about) }
+    : { kind: 'sides', count, frame: about.frame, width, depth };
+}
+
+/** What stands nearest: a table, for a chair. */
+function nearestBeside(one: PieceOnFloor, all: readonly PieceOnFloor[]): PieceOnFloor | null {
   const { middleOfPiece } = laterRooms();
   const own = middleOfPiece(one);
   const beside = all
     .filter(({ piece }) => piece.id !== one.piece.id && piece.form !== one.piece.form)
-    .map((on) => middleOfPiece(on))
-    .map((p) => ({ p, off: Math.hypot(p.x - own.x, p.y - own.y) }))
+    .map((on) => ({ on, p: middleOfPiece(on) }))
+    .map(({ on, p }) => ({ on, off: Math.hypot(p.x - own.x, p.y - own.y) }))
     .sort((a, b) => a.off - b.off)[0];
-  return beside && beside.off < 3000 ? beside.p : null;
+  return beside && beside.off < 3000 ? beside.on : null;
 }
 
 /** Those between the first and the last at equal distances, in the order they stand. */

@@ -56,6 +56,7 @@ function Modules({ one, all, spec }: { one: PieceOnFloor; all: readonly PieceOnF
   return (
     <View testID="piece-modules">
       <Front one={one} at={laid[shown]!.from} wide={laid[shown]!.wide} />
+      {stands && <Text style={[styles.says, { color: colours.inkSoft }]}>{stands}</Text>}
       <ListBar>
         <BarIcon icon="chevron-left" says="The part to the left" onPress={() => setAt(Math.max(0, shown - 1))} />
         <Text style={[styles.part, { color: colours.ink }]}>
@@ -66,9 +67,8 @@ function Modules({ one, all, spec }: { one: PieceOnFloor; all: readonly PieceOnF
           says="The part to the right"
           onPress={() => setAt(Math.min(spec.modules.length - 1, shown + 1))}
         />
-        <BarButton
+        <BarIcon
           icon="plus"
-          label="Part"
           says="One part more"
           onPress={() =>
             change({
@@ -121,7 +121,6 @@ function Modules({ one, all, spec }: { one: PieceOnFloor; all: readonly PieceOnF
           keep={(text) => length(text, (overhang) => change({ overhang }))}
         />
       </ListBar>
-      {stands && <Text style={[styles.says, { color: colours.inkSoft }]}>{stands}</Text>}
       {left > 0.5 && (
         <Text style={[styles.says, { color: colours.inkSoft }]}>
           {`${formatLength(left, units)} are left over: leave the width of a part open, and it takes them.`}

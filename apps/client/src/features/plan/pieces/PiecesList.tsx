@@ -66,7 +66,7 @@ export default function PiecesList({ floor }: { floor: DerivedFloor }) {
         {shown === 'all' && orderedPieces(lines, order).map((line) => <Line key={line.on.piece.id} line={line} />)}
         {shown === 'all' && lines.length > 0 && (
           <Text style={[styles.none, { color: colours.inkSoft }]}>
-            {`${lines.length} pieces${total > 0 ? `, ${decimals(total, 2)} in all` : ''}${total > 0 && unknown > 0 ? `; ${unknown} without a price` : ''}.`}
+            {`${lines.length === 1 ? '1 piece' : `${lines.length} pieces`}${total > 0 ? `, ${decimals(total, 2)} in all` : ''}${total > 0 && unknown > 0 ? `; ${unknown} without a price` : ''}.`}
           </Text>
         )}
         {shown === 'all' && lines.length === 0 && (

@@ -62,7 +62,7 @@ export const chosenPiece: PiecesRoom['chosenPiece'] = {
     const clear = clearRound(one, selectFloor(state)!, standingNow(state))[which];
     if (clear === null) return null;
     const by = clear - value;
-    return { kind: 'placePieces', places: [shiftPiece(one, { x: away.x * by, y: away.y * by })] };
+    return { kind: 'placePieces', indoors: true, places: [shiftPiece(one, { x: away.x * by, y: away.y * by })] };
   },
   remove:
     ({ ids }) =>
