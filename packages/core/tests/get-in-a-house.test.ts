@@ -104,3 +104,16 @@ test('by a window, where it is asked for', () => {
   const window = door(house.face(hall, 'left').key, 1500, 1800, 'side-hung window');
   expect(asked(house, wide, window).gets).toBe(true);
 });
+
+test('from the room it is in already: into the next one, through the door between them, and nowhere where there is none', () => {
+  const { house, hall, wash } = home();
+  const chest = put(house, 'chest', 4150, 1290);
+  const answer = asked(house, chest, hall);
+  expect(answer.words).toBe('Chest gets in, carried level through D2, without a turn.');
+  if (!answer.gets) throw new Error(answer.words);
+  // it begins in the hall
+  expect(answer.legs[0]!.poses[0]!.x).toBeLessThan(3000);
+  const shut = house.box(0, 7000, 3000, 9000);
+  expect(asked(house, chest, shut).words).toBe('Chest does not get in: there is no way from there to its place.');
+  expect(asked(house, chest, wash).gets).toBe(true);
+});

@@ -120,7 +120,7 @@ test('a ladder is no way for a piece, nor is a floor without stairs', () => {
   const { house, up, door } = stairwell(900, false);
   const from = door('ground', 'left');
   const answer = asked(house, put(house, up, 11_500, { width: 500, depth: 500, height: 500 }), from);
-  expect(answer).toMatchObject({ gets: false, words: 'No stairs lead from that door to its floor.' });
+  expect(answer).toMatchObject({ gets: false, words: 'No stairs lead from there to its floor.' });
 });
 
 test('what is too tall for the door goes up on edge, and is stood up above', () => {

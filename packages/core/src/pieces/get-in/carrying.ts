@@ -160,13 +160,14 @@ function endOf({ shape }: StairOnFloor, up: boolean): { at: Point; angle: number
 const alongLonger = ({ width, depth }: Rectangle, angle: number): number =>
   width >= depth ? angle : angle + Math.PI / 2;
 
-/** Before the door it comes through, on the side where there is no room. */
+/** In a room it begins near its middle, no farther off, mm. */
+const IN_ROOM = 600;
+
+/** Before the door it comes through, on the side where there is no room; in the room it comes from. */
 export function startAt(floor: DerivedFloor, from: Id): { at: Point; within: number } {
-  const gap = gapOf(
-    floor,
-    floor.openings.find(({ id }) => id === from)!,
-    true,
-  )!;
+  const opening = floor.openings.find(({ id }) => id === from);
+  if (!opening) return { at: floor.rooms.find(({ room }) => room.id === from)!.label, within: IN_ROOM };
+  const gap = gapOf(floor, opening, true)!;
   const { wall } = floor.network.half(gap.opening.wall, true);
   const out = gap.rooms[0] === null ? -1 : gap.rooms[1] === null ? 1 : 0;
   return { at: moved(gap.middle, gap.across, out * ((wall.left + wall.right) / 2 + NEAR_START)), within: NEAR_START };

@@ -8,7 +8,7 @@ import { whereItSticks } from './where-it-sticks';
 import { inWords } from './words';
 
 /**
- * Will it get in? From a door of the house to its place, as a rigid box, carried level, on edge or on end, through clear widths and heights of doors, round corners, under ceilings, up or down stairs. Never yes when it
+ * Will it get in? From a door of the house, or from a room, to its place, as a rigid box, carried level, on edge or on end, through clear widths and heights of doors, round corners, under ceilings, up or down stairs. Never yes when it
  * can't: where it is turned it is kept clear of all it passes over, and what is not level in the end is tipped where there is room for its diagonal. Throws `Stopped` when `progress` says true.
  */
 export function getIn(
@@ -18,13 +18,13 @@ export function getIn(
 ): GetInAnswer {
   const asked = plan.pieces[question.piece];
   const door = plan.openings[question.from];
-  if (!asked || !door) return no('The piece, or the door, is no longer there.');
-  const entrance = plan.walls[door.wall]!.floor;
+  const entrance = door ? plan.walls[door.wall]!.floor : plan.rooms[question.from]?.floor;
+  if (!asked || entrance === undefined) return no('The piece, or where it comes from, is no longer there.');
   const target = deriveFloor(plan, asked.floor);
   const piece = piecesOn(plan.pieces, target).find((on) => on.piece.id === asked.id);
   if (!piece) return no('The piece stands nowhere.');
   const floors = floorsBetween(plan, entrance, asked.floor);
-  if (!floors) return no('No stairs lead from that door to its floor.');
+  if (!floors) return no('No stairs lead from there to its floor.');
   const house: House = { plan, piece, question, floors };
   const name = pieceName(asked);
   for (const [i, how] of CARRIED.entries()) {

@@ -8,7 +8,7 @@ export type CarriedHow = (typeof CARRIED)[number];
 
 export interface GetInQuestion {
   readonly piece: Id;
-  /** The door, or the window, of the house it comes through. */
+  /** The door, or the window, of the house it comes through; or the room it is in. */
   readonly from: Id;
   readonly offHinges: boolean;
   /** As it is carried: without its legs, taken apart. */

@@ -197,12 +197,14 @@ interface Step {
 /** Nearly as it lies at its goal, where it need not come to it: radians. */
 const NEARLY = Math.PI / 9;
 
-/** Where it may end. */
+/** Where it may end: turned as it will stand before others, so that it is not turned for nothing. */
 function endsOf(slices: Slices, { goal, near }: Search): readonly Node[] {
   const [turn, off] = near === undefined ? [Math.PI / slices.steps, PUSHED] : [NEARLY, near];
   return Array.from({ length: slices.steps }, (_, i) => i)
-    .filter((i) => apart(slices.angleOf(i), goal.angle) <= turn)
-    .flatMap((i) => slices.at(i).filter(({ part }) => awayFrom(part, goal) <= off));
+    .map((i) => ({ i, off: apart(slices.angleOf(i), goal.angle) }))
+    .filter((each) => each.off <= turn)
+    .sort((a, b) => a.off - b.off)
+    .flatMap(({ i }) => slices.at(i).filter(({ part }) => awayFrom(part, goal) <= off));
 }
 
 /** The parts one after the other with fewest turns between them, by breadth first, back from the goal. */

@@ -44,7 +44,7 @@ export function whereItSticks(house: House, name: string, share: (done: number) 
       else low = middle;
     }
   }
-  if (!best) return no(`${capital(name)} does not get in: there is no way from that door to its place.`);
+  if (!best) return no(`${capital(name)} does not get in: there is no way from there to its place.`);
   const { by, legs } = best;
   const at = firstTouch(house, legs, by, () => share(1));
   const where = at ? placeInWords(house, at.floor, at.pose) : 'where it is tipped to stand as it stands';

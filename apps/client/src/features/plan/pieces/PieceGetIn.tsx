@@ -1,4 +1,4 @@
-import type { DerivedFloor, Id, OpeningOnFace } from '@velvet-tape/core';
+import type { DerivedFloor, Id, Plan } from '@velvet-tape/core';
 import type { PieceOnFloor } from '@velvet-tape/core/pieces';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -21,25 +21,40 @@ export default function PieceGetIn() {
   return one ? <Asking key={one.piece.id} one={one} /> : null;
 }
 
+/** Where it may come from: an opening that leads outside, or a room it is in already. */
 interface Entrance {
   readonly id: Id;
   readonly label: string;
-  readonly window: boolean;
-  readonly width: OpeningOnFace['opening']['width'];
+  /** As it is offered, and as it is said. */
+  readonly title: string;
+  readonly says: string;
 }
 
-/** What leads outside, of all floors: doors first, the widest before the others. */
-function entrancesOf(floors: readonly DerivedFloor[]): Entrance[] {
-  const all = floors.flatMap((floor) =>
-    openingSchedule(floor).flatMap(({ opening, label, rooms }): Entrance[] =>
-      rooms.includes(null) && opening.form !== 'roof light'
-        ? [{ id: opening.id, label, window: opening.kind === 'window', width: opening.width }]
-        : [],
-    ),
+/** What leads outside, of all floors: doors first, the widest before the others; then the rooms. */
+function entrancesOf(floors: readonly DerivedFloor[], units: Units): Entrance[] {
+  const openings = floors.flatMap((floor) =>
+    openingSchedule(floor).filter(({ opening, rooms }) => rooms.includes(null) && opening.form !== 'roof light'),
   );
-  return all.sort((a, b) => Number(a.window) - Number(b.window) || b.width - a.width);
+  const isWindow = ({ opening }: (typeof openings)[number]) => opening.kind === 'window';
+  openings.sort((a, b) => Number(isWindow(a)) - Number(isWindow(b)) || b.opening.width - a.opening.width);
+  return [
+    ...openings.map((each) => ({
+      id: each.opening.id,
+      label: `Through ${each.label}`,
+      title: `${each.label}, ${isWindow(each) ? 'a window, ' : ''}${formatLength(each.opening.width, units)} wide`,
+      says: `Comes through ${each.label}`,
+    })),
+    ...floors.flatMap(({ name: floor, rooms }) =>
+      rooms.map(({ room }) => {
+        const name = room.name || 'Unnamed room';
+        const where = floors.length > 1 ? `${name}, ${floor}` : name;
+        return { id: room.id, label: `From ${name}`, title: `From ${where}`, says: `Comes from ${where}` };
+      }),
+    ),
+  ];
 }
 
+type Units = Plan['job']['units'];
 const SIZES = ['width', 'depth', 'height'] as const;
 
 function Asking({ one }: { one: PieceOnFloor }) {
@@ -49,7 +64,14 @@ function Asking({ one }: { one: PieceOnFloor }) {
   const option = useAppSelector(selectOption);
   const { units } = plan.job;
   const { piece } = one;
-  const entrances = useMemo(() => entrancesOf(floorsInOrder(plan).map(({ id }) => deriveFloor(plan, id))), [plan]);
+  const entrances = useMemo(
+    () =>
+      entrancesOf(
+        floorsInOrder(plan).map(({ id }) => deriveFloor(plan, id)),
+        units,
+      ),
+    [plan, units],
+  );
   const [from, setFrom] = useState<Id | null>(null);
   const [offHinges, setOffHinges] = useState(false);
   const [apart, setApart] = useState(false);
@@ -59,7 +81,7 @@ function Asking({ one }: { one: PieceOnFloor }) {
   if (!door)
     return (
       <Text style={[styles.says, { color: colours.inkSoft }]}>
-        There is no door that leads outside yet. Put one into an outer wall first.
+        There is no room yet that it could come from, and no door that leads outside.
       </Text>
     );
   const asked = state.question?.piece === piece.id;
@@ -80,10 +102,10 @@ function Asking({ one }: { one: PieceOnFloor }) {
       <ListBar>
         <DropMenu
           icon="menu-down"
-          label={`Through ${door.label}`}
-          says={`Comes through ${door.label}. Change.`}
+          label={door.label}
+          says={`${door.says}. Change.`}
           entries={entrances.map((each) => ({
-            title: `${each.label}, ${each.window ? 'a window, ' : ''}${formatLength(each.width, units)} wide`,
+            title: each.title,
             icon: each.id === door.id ? 'check' : 'blank',
             onPress: () => setFrom(each.id),
           }))}
