@@ -207,6 +207,9 @@ describe('an option', () => {
     expect(figures.seats).toBe(3);
     expect([figures.price, figures.unpriced]).toEqual([300.5, 2]);
     expect(figuresOf(house.plan, null).seats).toBe(0);
+    // a top to work at is one without units under it, too
+    put('built-in-desk', 1500, 3600, { width: 1800 });
+    expect(figuresOf(house.plan, option).worktop).toBeCloseTo(3000, 6);
   });
 
   test('as a plan of its own it is sound, and edits of it as anybody’s', () => {

@@ -65,6 +65,7 @@ export function figuresOf(plan: Plan, option: Id | null): OptionFigures {
       sum.seats += on.kind.seats?.(on.piece) ?? 0;
     }
     for (const { length } of runsOf(all)) sum.worktop += length;
+    for (const { kind, piece } of all) if (kind.worktop) sum.worktop += Math.max(piece.width, piece.depth);
     const { total, unknown } = priceOf(all.map((on) => ({ on })));
     sum.price += total;
     sum.unpriced += unknown;

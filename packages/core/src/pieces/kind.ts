@@ -89,6 +89,8 @@ export interface PieceKind {
   readonly fixed?: true;
   /** It is let into a worktop. */
   readonly letIn?: true;
+  /** Its top is one to work at. */
+  readonly worktop?: boolean;
   /** A worktop goes over it, and joins with that of its neighbours. */
   readonly underWorktop?: true;
   /** Hides floor that no rule counts where columns are not counted: boxing, a masonry stove. */

@@ -307,8 +307,7 @@ const letIn = (pieces: readonly PieceOnFloor[]): PieceAdvice[] =>
     const { stand } = on.piece;
     if (!on.kind.letIn) return [];
     const under = stand.kind === 'piece' ? pieces.find(({ piece }) => piece.id === stand.piece) : undefined;
-    if (under && (under.kind.underWorktop || under.piece.form === 'worktop' || under.piece.form === 'island'))
-      return [];
+    if (under && (under.kind.underWorktop || under.kind.worktop)) return [];
     return [say(on, 'let in', `${called(on)} is let into a worktop: put it on a base unit.`)];
   });
 

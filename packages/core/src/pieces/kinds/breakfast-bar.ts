@@ -11,6 +11,7 @@ export const breakfastBarKind: PieceKind = {
   depth: [400, 300, 900],
   height: [1050, 850, 1150],
   back: 'wall',
+  worktop: true,
   fixed: true,
   seats: ({ width }) => Math.max(1, Math.floor(width / 600)),
   form: (size) => [

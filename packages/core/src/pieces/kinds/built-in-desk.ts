@@ -11,6 +11,7 @@ export const builtInDeskKind: PieceKind = {
   depth: [650, 300, 1000],
   height: [740, 650, 1100],
   back: 'wall',
+  worktop: true,
   fixed: true,
   seats: ({ width }) => Math.max(1, Math.floor(width / 1000)),
   zones: [front(700, 'sit at it')],

@@ -12,6 +12,7 @@ export const cuttingTableKind: PieceKind = {
   depth: [900, 600, 1500],
   height: [900, 800, 1000],
   back: 'free',
+  worktop: true,
   zones: [front(800, 'walk around it')],
   form: (size) =>
     tableWith(

@@ -12,6 +12,7 @@ export const islandKind: PieceKind = {
   depth: [900, 600, 1600],
   height: [910, 700, 1100],
   back: 'free',
+  worktop: true,
   fixed: true,
   stores: { share: 0.7, shelves: 2 },
   form: (size) => [

@@ -12,6 +12,7 @@ export const workbenchKind: PieceKind = {
   depth: [650, 450, 900],
   height: [870, 750, 950],
   back: 'wall',
+  worktop: true,
   zones: [front(800, 'work at it')],
   form: (size) =>
     tableWith(size, [

@@ -11,6 +11,7 @@ export const worktopKind: PieceKind = {
   depth: [620, 300, 1400],
   height: [40, 12, 120],
   back: 'wall',
+  worktop: true,
   fixed: true,
   up: 870,
   form: (size) => [box({ x: 0, y: 0, w: size.width, d: size.depth, h: size.height }, 'top')],

@@ -68,7 +68,7 @@ export default function OptionsPart({ floor }: { floor: DerivedFloor }) {
         <ListBar>
           <BarButton
             icon="plus"
-            label={options.length === 0 ? 'Begin with an option A' : 'A new one'}
+            label={options.length === 0 ? 'Begin with an option A' : 'New'}
             says="A new option"
             onPress={() => dispatch(edit({ kind: 'addOption', like: null }))}
           />
