@@ -4,7 +4,7 @@ import { typesByNoise } from './along-walls';
 import { misread } from '../tests/units-fuzz';
 import { drawTwoBoxes } from './two-boxes';
 import { falseStretches } from './pictures';
-import { furnish, getRound } from './pieces';
+import { furnish, getRound, retapeOptions } from './pieces';
 import { carryUp } from './carry';
 import { calibration, cleanFloors, power, slips } from './readings';
 import { deviationRatios } from '../tests/measured-attic';
@@ -38,6 +38,7 @@ const trials: Record<string, Trial> = {
   strings: { usual: 2_000, run: stringsOfHouses },
   pieces: { usual: 1_000, run: furnish },
   getin: { usual: 400, run: getRound },
+  options: { usual: 1_000, run: retapeOptions },
   carry: { usual: 2_000, run: carryUp },
 };
 

@@ -15,6 +15,7 @@ import { PIECE_KINDS, adviceOn, clearRound, newPiece, piecesOn, placePiece, runs
 import { passagesOn } from '../src/pieces/fit/passages';
 import { gesture, intentOf } from '../tests/gestures';
 import { corner, longest, round, through } from '../tests/corridors';
+import { anyHouse, retaped } from '../tests/retaped';
 
 export interface Furnished {
   houses: number;
@@ -154,6 +155,9 @@ export interface GotIn {
   readonly seeds: string[];
 }
 
+/** So long a box lies in either corridor, mm. */
+const LEGS = 3500;
+
 /** Random boxes round corners of random corridors, against the closed form. */
 export function getRound(count: number, seed: number): GotIn {
   const box = fc.record({
@@ -168,7 +172,7 @@ export function getRound(count: number, seed: number): GotIn {
     const most = longest(a, b, width);
     const length = part * most;
     // that is not turned at all where it is shorter than the other passage is wide: the closed form is of longer ones
-    if (length <= Math.max(a, b) || length > 5000 || length < width) return;
+    if (length <= Math.max(a, b) || length > LEGS || length < width) return;
     result.boxes += 1;
     if (part <= 1) result.could += 1;
     const poses = round(a, b, length, width);
@@ -182,6 +186,32 @@ export function getRound(count: number, seed: number): GotIn {
     if (off > 0.5) result.through += 1;
     if (part > 1.0005) result.wrong += 1;
     if (off > 0.5 || part > 1.0005) result.seeds.push(`${seed}:${i}`);
+  });
+  return result;
+}
+
+export interface Retaped {
+  houses: number;
+  /** What of an option could not be done any more. */
+  undone: number;
+  /** Houses whose areas are more than 60 mm² from those of the house altered anew; the worst, mm². */
+  differ: number;
+  worst: number;
+  unsound: number;
+  readonly seeds: string[];
+}
+
+/** Options over a house that is taped again, against the house taped again and altered anew. */
+export function retapeOptions(count: number, seed: number): Retaped {
+  const result: Retaped = { houses: 0, undone: 0, differ: 0, worst: 0, unsound: 0, seeds: [] };
+  fc.sample(anyHouse, { seed, numRuns: count }).forEach((house, i) => {
+    result.houses += 1;
+    const { undone, off, sound } = retaped(house);
+    result.undone += undone;
+    result.differ += Number(off > 60);
+    result.worst = Math.max(result.worst, off);
+    result.unsound += Number(!sound);
+    if (undone > 0 || off > 60 || !sound) result.seeds.push(`${seed}:${i}`);
   });
   return result;
 }
