@@ -17,6 +17,9 @@ export const pramKind: PieceKind = {
       'soft',
       { lines: [line(size.width * 0.1, size.depth * 0.62, size.width * 0.9, size.depth * 0.62)] },
     ),
+    ...[0.14, 0.86].map((x) =>
+      box({ x: size.width * x - 12, y: 20, z: 900, w: 24, d: size.depth * 0.4, h: 24 }, 'metal'),
+    ),
     box({ x: 0, y: 0, z: 950, w: size.width, d: 40, h: 40, r: 20 }, 'metal'),
   ],
 };
