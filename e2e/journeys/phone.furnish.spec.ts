@@ -132,7 +132,10 @@ test('what is wrong is said and heard, distances are typed, and what space is le
   await look(page, 'f6-bed');
   const says = page.getByTestId('piece-tiles');
   await expect(says.getByText(/wanted|stand in each other/).first()).toBeVisible();
-  await says.getByRole('button', { name: /^Heard:/ }).first().tap();
+  await says
+    .getByRole('button', { name: /^Heard:/ })
+    .first()
+    .tap();
   await look(page, 'f7-heard');
   await key(page, 'Done').tap();
   await key(page, 'The list of pieces').tap();
