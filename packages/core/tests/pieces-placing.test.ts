@@ -10,6 +10,7 @@ import {
   placePiece,
   placeTogether,
   shiftPiece,
+  stepBetween,
   runsOf,
   turnPiece,
 } from '../src/pieces';
@@ -231,6 +232,20 @@ describe('copies', () => {
       ),
       { numRuns: 60, seed: SEED },
     );
+  });
+
+  test('five lamps from one to another: equal steps, both of them with the others in one group', () => {
+    const house = new House();
+    house.box(0, 0, 5000, 4000);
+    const [first, last] = [500, 4100].map((x) => put(house, 'ceiling-lamp', { kind: 'free', x, y: x / 2, turn: 0 }));
+    const step = stepBetween(middleOfPiece(one(house, first!)), middleOfPiece(one(house, last!)), 5);
+    house.do({ kind: 'arrayPiece', piece: first!, last: last!, pattern: { kind: 'row', count: 4, step } });
+    expect(
+      on(house)
+        .map((each) => middleOfPiece(each).x)
+        .sort((a, b) => a - b),
+    ).toEqual([500, 1400, 2300, 3200, 4100]);
+    expect(new Set(on(house).map(({ piece }) => piece.group)).size).toBe(1);
   });
 
   test('four units in a row at a wall are one group, side by side, and too many are refused', () => {

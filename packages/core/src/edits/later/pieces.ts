@@ -173,10 +173,12 @@ export interface ArrayPiece {
   readonly kind: 'arrayPiece';
   readonly piece: Id;
   readonly pattern: Pattern;
+  /** One that stands at the end of them already joins their group. */
+  readonly last?: Id;
 }
 
 /** Equal copies in a row, a grid or round a point, to the last digit; together they are a group. */
-function arrayPiece(draft: Draft, { piece: id, pattern }: ArrayPiece): void {
+function arrayPiece(draft: Draft, { piece: id, pattern, last }: ArrayPiece): void {
   const piece = requirePiece(draft, id);
   const count = countOf(pattern);
   if (!Number.isInteger(count) || count < 2) throw new Refusal('That is two pieces at least.');
@@ -189,6 +191,7 @@ function arrayPiece(draft: Draft, { piece: id, pattern }: ArrayPiece): void {
   const spots = spotsOf(pattern, first);
   if (spots.some(({ x, y }) => !(Math.abs(x) < 1e7 && Math.abs(y) < 1e7)))
     throw new Refusal('That is too far away to be part of this house.');
+  if (last !== undefined) draft.put('pieces', { ...requirePiece(draft, last), group });
   spots.forEach((spot, i) => {
     const stays = i === 0 && distance(spot, first) < 1e-6;
     const stand: PieceStand = stays

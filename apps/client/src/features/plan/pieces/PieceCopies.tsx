@@ -57,7 +57,9 @@ export default function PieceCopies() {
       dispatch(planActions.said({ text: 'There is nothing beside it to go round.', tone: 'refused' }));
       return;
     }
-    const result = dispatch(edit({ kind: 'arrayPiece', piece: one.piece.id, pattern }));
+    const result = dispatch(
+      edit({ kind: 'arrayPiece', piece: one.piece.id, pattern, ...(last && { last: last.piece.id }) }),
+    );
     if (result.ok) {
       const { group } = result.plan.pieces[one.piece.id]!;
       const ids = Object.values(result.plan.pieces).flatMap((each) => (each.group === group ? [each.id] : []));
