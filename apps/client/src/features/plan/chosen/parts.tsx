@@ -41,6 +41,8 @@ export interface Side<S = Selection> {
   readonly icon: string;
   /** What can be done, as tiles; on a wide screen those of all sides are in view. It knows no figures, so that it is left alone while something is dragged. */
   readonly Tiles?: ComponentType<{ chosen: S }>;
+  /** While a figure is typed its tiles give way, so that the plan stays in view. */
+  readonly yields?: true;
   /** What stands there instead: of the figures, while none is being typed. */
   readonly Content?: ComponentType;
   /** Where it is not always there. */
@@ -158,7 +160,7 @@ const PARTS: { readonly [K in Selection['kind']]: Parts<Of<K>> } = {
   piece: {
     Marks: PieceMarks,
     sides: [
-      { ...FIGURES, Tiles: PieceTiles },
+      { ...FIGURES, Tiles: PieceTiles, yields: true },
       { panel: 'copies', label: 'Copies', icon: 'content-copy', Tiles: PieceCopies },
       { panel: 'made', label: 'Made of', icon: 'table', Content: PieceModules, when: hasModules },
       { panel: 'in', label: 'Gets in?', icon: 'door-open', Content: PieceGetIn, when: isOne },

@@ -91,13 +91,13 @@ const LEAST = 270;
 /** Figures are typed in their place; what can be done stands there as tiles, else what the side has of its own. */
 function SideShown({ side }: { side: Side }) {
   const typing = useAppSelector((state) => state.plan.pad.field !== null);
-  const { panel, Tiles, Content } = side;
+  const { panel, Tiles, Content, yields } = side;
   const most = Math.max(LEAST, MOST * useWindowDimensions().height);
   const figures = panel === null || panel === 'type';
   return (
     <>
       {figures && <FieldBar />}
-      {Tiles && !(typing && panel === 'type') && (
+      {Tiles && !(typing && (panel === 'type' || yields)) && (
         <ScrollView style={styles.tiles}>
           <SideTiles side={side} />
         </ScrollView>
