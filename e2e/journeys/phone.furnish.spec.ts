@@ -126,9 +126,7 @@ test('what is wrong is said and heard, distances are typed, and what space is le
 }) => {
   const { put, saved, figure } = await atHand(page, server, 'too-much');
   await put('wardrobe', 'Wardrobe', 1000, 300);
-  await key(page, /^Left/).tap();
-  await look(page, 'f0-typing');
-  await type(page, '.35');
+  await figure(/^Left/, '.35');
   await key(page, 'Done').tap();
   await put('bed', 'Double bed', 1100, 1500);
   await look(page, 'f6-bed');
