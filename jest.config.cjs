@@ -1,6 +1,6 @@
 /** Compiles TypeScript and the ES modules of packages alike; decorators as the server's entities need them. */
 const swc = [
-  '@swc/jest',
+  require.resolve('./scripts/in-node.cjs'),
   {
     jsc: {
       target: 'es2022',
