@@ -9,7 +9,10 @@ const { createTransformer } = require('@swc/jest');
 const GLOBALS = ['Array', 'Infinity', 'JSON', 'Map', 'Math', 'NaN', 'Number', 'Object', 'Set', 'String', 'WeakMap'];
 const HEAD = `var ${GLOBALS.map((name) => `${name}=globalThis.${name}`).join(',')};`;
 
-const OWN = createHash('sha1').update(readFileSync(__filename)).digest('hex').slice(0, 8);
+const OWN = createHash('sha1')
+  .update(readFileSync(require.resolve('./in-node.cjs')))
+  .digest('hex')
+  .slice(0, 8);
 
 module.exports = {
   createTransformer(options) {
