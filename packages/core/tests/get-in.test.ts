@@ -100,8 +100,9 @@ describe('of random boxes and corridors', () => {
         // the last bit is pushed
         expect(through(ring, poses.slice(0, -1), width, depth)).toBeLessThan(0.5);
         // none that could not: shorter than the closed form, and not wider than the passages
-        expect(depth).toBeLessThanOrEqual(Math.min(passage, side));
-        if (width > Math.max(passage, side)) expect(width).toBeLessThanOrEqual(longest(passage, side, depth) + 1);
+        const [short, long] = [Math.min(width, depth), Math.max(width, depth)];
+        expect(short).toBeLessThanOrEqual(Math.min(passage, side));
+        if (long > Math.max(passage, side)) expect(long).toBeLessThanOrEqual(longest(passage, side, short) + 1);
       }),
       { numRuns: 60, seed: SEED },
     );
