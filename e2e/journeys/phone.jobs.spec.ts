@@ -70,7 +70,13 @@ test('jobs are found, put in order, renamed without a signal, copied, and come b
   expect(plan.job).toMatchObject({ name: 'Quince Cottage, upstairs', north: 30, units: 'metric' });
 
   // what was done can still be undone after the job was left and come back to
+  // the list without a signal; when that is back it is asked for again by itself
+  await context.setOffline(true);
   await key(page, 'Jobs').tap();
+  const offline = page.getByText('Offline. These are the jobs this device knows.');
+  await expect(offline).toBeVisible();
+  await context.setOffline(false);
+  await expect(offline).toHaveCount(0);
   await job(/^Quince Cottage, upstairs/).tap();
   await key(page, 'Undo job details').tap();
   await expect(page.getByTestId('job-total')).toContainText('ft²');

@@ -48,7 +48,18 @@ export function JobsScreen() {
     },
     [wanted],
   );
-  useFocusEffect(useCallback(() => load(), [load]));
+  // again when the connection is back: what was shown meanwhile was what this device knows
+  useFocusEffect(
+    useCallback(() => {
+      const stop = load();
+      const back = () => void load();
+      globalThis.addEventListener?.('online', back);
+      return () => {
+        globalThis.removeEventListener?.('online', back);
+        stop();
+      };
+    }, [load]),
+  );
   const again = useCallback(() => void load(), [load]);
   const does = useCallback(
     (what: () => Promise<unknown>) => {
