@@ -6,7 +6,8 @@ import { TOUCH, useColours } from '../../../ui/theme';
 import type { Handed, MadeFile } from '../../../workers/files.worker';
 import { ListBar, ListPanel } from '../later/ListPanel';
 import { lent } from '../later/lent';
-import { type Making, makeHandOver, stopMaking } from './make-sheets';
+import { makeHandOver, stopMaking } from './make-sheets';
+import type { Making } from './steps';
 
 const { download, useAppDispatch, useAppSelector } = lent();
 

@@ -5,7 +5,8 @@ import { BarButton } from '../../../ui/BarButton';
 import { TOUCH, useColours } from '../../../ui/theme';
 import { ListBar } from '../later/ListPanel';
 import { lent } from '../later/lent';
-import { type Making, makeSheets, stopMaking } from './make-sheets';
+import { makeSheets, stopMaking } from './make-sheets';
+import type { Making } from './steps';
 import { printSheets } from './print-sheets';
 
 const { useAppDispatch } = lent();

@@ -3,15 +3,11 @@ import type { Brought, Handed, MadeFile, SheetFormat } from '../../../workers/fi
 import type { Command } from '../../../store/store';
 import { lent } from '../later/lent';
 import { sayWrong } from './say-wrong';
+import { type Making, stepsOf } from './steps';
 import { broughtFor } from './use-pages';
 
 const { download, fileName, filesWorker, planActions, stopFiles } = lent();
 
-/** Under way: how many pages, or parts, of how many are done. */
-export interface Making {
-  readonly done: number;
-  readonly of: number;
-}
 type Tell = (making: Making | null) => void;
 type Files = Awaited<ReturnType<typeof filesWorker>>;
 
@@ -32,16 +28,11 @@ const making =
   ): Command =>
   (dispatch, getState) => {
     const plan = getState().plan.plan!;
-    tell({ done: 0, of });
+    const { step, end } = stepsOf(of, tell);
     const made = async () => {
       const { proxy } = await import('comlink');
       const brought = await broughtFor(plan, sheets);
-      return make(
-        await filesWorker(),
-        plan,
-        brought,
-        proxy((step: number) => tell({ done: step, of })),
-      );
+      return make(await filesWorker(), plan, brought, proxy(step));
     };
     const stopped = new Promise<'stopped'>((resolve) => (ends = resolve));
     Promise.race([made(), stopped])
@@ -51,7 +42,7 @@ const making =
         if (file.says) dispatch(planActions.said({ text: file.says, tone: 'refused' }));
       })
       .catch(sayWrong(dispatch))
-      .finally(() => tell(null));
+      .finally(end);
   };
 
 /** Sheets as a file, in the order they stand; told page by page. */
