@@ -16,6 +16,7 @@ import { boxTool } from './tools/box-tool';
 import { bumpTool } from './tools/bump-tool';
 import { chooseTool } from './tools/choose-tool';
 import { areasTool } from './tools/areas-tool';
+import { afterRooms } from './tools/after-rooms';
 import { ceilingTool } from './tools/ceiling-tool';
 import { columnTool } from './tools/column-tool';
 import { sectionTool } from './tools/section-tool';
@@ -48,8 +49,8 @@ const TOOLS: Record<ToolName, (bench: Bench) => Tool> = {
   divide: divideTool,
   bump: bumpTool,
   column: columnTool,
-  stairs: stairsTool,
-  ceiling: ceilingTool,
+  stairs: afterRooms(stairsTool),
+  ceiling: afterRooms(ceilingTool),
   section: sectionTool,
   areas: areasTool,
   notes: notesTool,
