@@ -10,11 +10,8 @@ import {
   placePiece,
   placeTogether,
   shiftPiece,
-  stepBetween,
-  runsOf,
   turnPiece,
 } from '../src/pieces';
-import { spotsOf } from '../src/pieces/arrange';
 import { House } from './house';
 import { put, on, one, dropped } from './pieces-in-a-house';
 
@@ -213,57 +210,6 @@ describe('put down', () => {
   });
 });
 
-describe('copies', () => {
-  test('of any pattern are equal, and as far from each other to the last digit', () => {
-    fc.assert(
-      fc.property(
-        fc.integer({ min: 2, max: 30 }),
-        fc.double({ min: 1, max: 3000, noNaN: true }),
-        fc.double({ min: -3000, max: 3000, noNaN: true }),
-        (count, dx, dy) => {
-          const row = spotsOf({ kind: 'row', count, step: { x: dx, y: dy } }, { x: 0, y: 0 });
-          expect(row).toHaveLength(count);
-          row.forEach((spot, i) => expect([spot.x, spot.y]).toEqual([0 + dx * i, 0 + dy * i]));
-          const ring = spotsOf({ kind: 'round', count, about: { x: dx, y: dy } }, { x: 0, y: 0 });
-          const far = Math.hypot(dx, dy);
-          for (const spot of ring)
-            expect(Math.abs(distance(spot, { x: dx, y: dy }) - far)).toBeLessThan(1e-9 * far + 1e-9);
-        },
-      ),
-      { numRuns: 60, seed: SEED },
-    );
-  });
-
-  test('five lamps from one to another: equal steps, both of them with the others in one group', () => {
-    const house = new House();
-    house.box(0, 0, 5000, 4000);
-    const [first, last] = [500, 4100].map((x) => put(house, 'ceiling-lamp', { kind: 'free', x, y: x / 2, turn: 0 }));
-    const step = stepBetween(middleOfPiece(one(house, first!)), middleOfPiece(one(house, last!)), 5);
-    house.do({ kind: 'arrayPiece', piece: first!, last: last!, pattern: { kind: 'row', count: 4, step } });
-    expect(
-      on(house)
-        .map((each) => middleOfPiece(each).x)
-        .sort((a, b) => a - b),
-    ).toEqual([500, 1400, 2300, 3200, 4100]);
-    expect(new Set(on(house).map(({ piece }) => piece.group)).size).toBe(1);
-  });
-
-  test('four units in a row at a wall are one group, side by side, and too many are refused', () => {
-    const house = new House();
-    house.box(0, 0, 5000, 4000);
-    const first = dropped(house, 'base-unit', { x: 320, y: 300 });
-    house.do({ kind: 'arrayPiece', piece: first, pattern: { kind: 'row', count: 4, step: { x: 600, y: 0 } } });
-    const lefts = on(house)
-      .map(({ ring }) => Math.round(Math.min(...ring.map(({ x }) => x))))
-      .sort((a, b) => a - b);
-    expect(lefts).toEqual([0, 600, 1200, 1800]);
-    expect(new Set(Object.values(house.plan.pieces).map(({ group }) => group)).size).toBe(1);
-    expect(
-      house.tries({ kind: 'arrayPiece', piece: first, pattern: { kind: 'row', count: 900, step: { x: 1, y: 0 } } }),
-    ).toBe('200 copies at most at a time.');
-  });
-});
-
 test('the list numbers what stands on a floor, and says in which room', () => {
   const house = new House();
   const room = house.box(0, 0, 4000, 3000);
@@ -341,78 +287,6 @@ describe('several together', () => {
             expect(clearRound(one(run.house, id), run.house.floor, []).back).toBeCloseTo(0, 2);
       }),
       { numRuns: 40, seed: SEED },
-    );
-  });
-});
-
-describe('past a chalk line', () => {
-  /** A kitchen of 5 m with a chalk line so far from its left wall; a window in its upper wall beyond it. */
-  function parted(at: number): House {
-    const house = new House();
-    const room = house.box(0, 0, 5000, 3000);
-    house.do({
-      ...{ kind: 'drawPath', floor: 'ground', closed: false, chalk: true },
-      points: [
-        { x: at, y: 0 },
-        { x: at, y: 3000 },
-      ],
-    });
-    expect(room).toBeTruthy();
-    return house;
-  }
-  const spanOf = (house: House, id: string) => {
-    const xs = one(house, id).ring.map(({ x }) => x);
-    return [Math.min(...xs), Math.max(...xs)];
-  };
-
-  test('a run of units goes on over it, wherever it is: corner to corner without a gap, under one worktop', () => {
-    fc.assert(
-      fc.property(fc.integer({ min: 700, max: 4200 }), (at) => {
-        const house = parted(at);
-        dropped(house, 'base-unit', { x: 310, y: 300 });
-        for (let i = 1; i < 5; i += 1) {
-          const id = dropped(house, 'base-unit', { x: 600 * i + 310, y: 300 });
-          expect(spanOf(house, id)[0]).toBeCloseTo(600 * i, 6);
-        }
-        expect(runsOf(on(house))).toHaveLength(1);
-      }),
-      { numRuns: 15, seed: SEED },
-    );
-  });
-
-  test('a line that closes no room is nothing to stand against', () => {
-    const house = new House();
-    const points = [
-      { x: 0, y: 0 },
-      { x: 4000, y: 0 },
-    ];
-    house.do({ kind: 'drawPath', floor: 'ground', closed: false, chalk: true, points });
-    const id = dropped(house, 'wardrobe', { x: 2000, y: 350 });
-    expect(house.plan.pieces[id]!.stand.kind).toBe('free');
-  });
-
-  test('what lies over it stays where it is when the walls are taped, and goes with the house', () => {
-    const house = parted(1500);
-    dropped(house, 'base-unit', { x: 310, y: 300 });
-    const over = dropped(house, 'tall-unit', { x: 1500, y: 300 });
-    const [from] = spanOf(house, over);
-    const line = house.floor.rooms
-      .flatMap(({ faces }) => faces)
-      .find(({ halves }) => halves[0]!.wall.kind === 'chalk')!;
-    house.do({ kind: 'removeWall', floor: 'ground', face: line.key });
-    expect(spanOf(house, over)[0]).toBeCloseTo(from!, 6);
-  });
-
-  test('round a corner or a bay it does not go on: nothing hangs over the edge of its wall', () => {
-    fc.assert(
-      fc.property(fc.integer({ min: -200, max: 5200 }), fc.integer({ min: -200, max: 3200 }), (x, y) => {
-        const house = parted(2000);
-        const id = dropped(house, 'wardrobe', { x, y });
-        const box = boxAround(one(house, id).ring)!;
-        if (house.plan.pieces[id]!.stand.kind !== 'wall') return;
-        expect([box.minX > -1, box.minY > -1, box.maxX < 5001, box.maxY < 3001]).toEqual([true, true, true, true]);
-      }),
-      { numRuns: 60, seed: SEED },
     );
   });
 });
