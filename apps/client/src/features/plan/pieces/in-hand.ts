@@ -55,11 +55,14 @@ const adding = (bench: Bench, piece: Omit<Piece, 'id' | 'floor' | 'option'>) =>
 
 /** Puts it down where a finger is; it is then chosen. False where it was refused. */
 export const putDownAt = (bench: Bench, form: string, at: Point, reach: number): boolean =>
-  putDown(bench, form, puttingDown(bench, form, at, { reach }).intent.piece);
+  done(bench, form, puttingDown(bench, form, at, { reach }).intent);
 
-/** Puts down what is in hand by that name. */
-export function putDown(bench: Bench, form: string, piece: Omit<Piece, 'id' | 'floor' | 'option'>): boolean {
-  const { made } = bench.commit(adding(bench, piece), randomSeed());
+/** The same with what is in hand by that name where it is said to stand. */
+export const putDown = (bench: Bench, form: string, piece: Omit<Piece, 'id' | 'floor' | 'option'>): boolean =>
+  done(bench, form, adding(bench, piece));
+
+function done(bench: Bench, form: string, intent: ReturnType<typeof adding>): boolean {
+  const { made } = bench.commit(intent, randomSeed());
   if (!made) return false;
   if (!form.startsWith(KEPT)) rememberRecent(form);
   bench.select({ kind: 'piece', ids: [made] });
