@@ -5,7 +5,7 @@ import { piecesOn } from '@velvet-tape/core/pieces';
 import { attic, openPlan } from '../attics';
 import { Finger, middleOf } from '../finger';
 import { ofHouse } from '../mill-house';
-import { key, type } from '../pad';
+import { key, press, type } from '../pad';
 import { type Server, expect, test } from '../server';
 
 const look = (page: Page, name: string) =>
@@ -79,6 +79,64 @@ test('a wall is filled with cupboards, parted and read; four chairs stand round 
     0, 0, 180, 180,
   ]);
   await key(page, 'Done').tap();
+
+  // the wall it is built along, from inside the room: its front beside the strip, all five parts of it
+  await key(page, 'All tools').tap();
+  await key(page, 'Choose').tap();
+  await finger.tap(await at(2500, -100));
+  await look(page, 'f4-wall');
+  await press(page, 'Show the elevation');
+  const elevation = page.getByTestId('elevation');
+  await expect(elevation).toBeVisible();
+  await look(page, 'f4-front');
+  const marks = () => elevation.locator('svg path').count();
+  const built = await marks();
+  expect(built).toBeGreaterThan(3);
+  await key(page, 'Next wall').tap();
+  await expect.poll(marks).toBeLessThan(3);
+});
+
+test('two boxes are put down, and five made from the one to the other; a rug goes under a table, and each has its number', async ({
+  page,
+  server,
+}) => {
+  const { finger, at, put, saved } = await atHand(page, server, 'in-between');
+  await put('box', 'Box', 700, 2000);
+  await key(page, 'Done').tap();
+  await put('box', 'Box', 4300, 2000);
+  await key(page, 'And another: what is tapped is chosen too').tap();
+  await finger.tap(await at(700, 2000));
+  await page.getByRole('tab', { name: 'Copies' }).tap();
+  await expect(page.getByText('From the one to the other, both of them counted.')).toBeVisible();
+  await key(page, 'In all: more').tap();
+  await look(page, 'f9-between');
+  await key(page, 'Make it 5 pieces').tap();
+  const { all } = await saved();
+  const middles = all.map(({ ring }) => ring.reduce((sum, { x }) => sum + x / ring.length, 0)).sort((a, b) => a - b);
+  expect(middles).toHaveLength(5);
+  const steps = middles.slice(1).map((x, i) => x - middles[i]!);
+  for (const step of steps) expect(step).toBeCloseTo(steps[0]!, 6);
+  await key(page, 'Done').tap();
+
+  // what was put down last lies over the others, till it is told not to
+  await put('rug', 'Rug', 2500, 2200);
+  const isUnder = async () => {
+    const pieces = Object.values((await saved()).plan.pieces);
+    const rug = pieces.find(({ form }) => form === 'rug')!;
+    return pieces.every((piece) => piece === rug || rug.order < piece.order);
+  };
+  expect(await isUnder()).toBe(false);
+  await key(page, 'Which lies over the other').tap();
+  await page.getByRole('menuitem', { name: 'Under the others' }).tap();
+  await expect.poll(isUnder).toBe(true);
+  await key(page, 'Done').tap();
+  await key(page, 'Choose').tap();
+  await key(page, 'What shows').tap();
+  await key(page, 'Numbers of pieces: on').tap();
+  await key(page, 'Close what shows').tap();
+  for (const number of ['1', '2', '3', '4', '5', '6'])
+    await expect(page.locator('svg text').getByText(number, { exact: true })).toBeVisible();
+  await look(page, 'f10-numbers');
 });
 
 test('a piece of one’s own is sized, described and kept, and put down in another job; the list of pieces leaves as files', async ({

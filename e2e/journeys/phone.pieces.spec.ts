@@ -90,6 +90,17 @@ test('a sofa gets in through the hall, played on the plan; into the wash room it
   await expect(page.getByTestId('get-in-way')).toBeAttached();
   await look(page, 'g1-hall');
 
+  // through a window in the curved wall; what takes too long is stopped, and asked again
+  await asking.getByRole('button', { name: /^Comes through D0\.1/ }).tap();
+  await page.getByRole('menuitem', { name: /^W0\.1, a window/ }).tap();
+  await key(page, 'Try again').tap();
+  await key(page, 'Stop trying').tap();
+  await expect(asking.getByText(/^Trying it/)).toHaveCount(0);
+  await expect(asking.getByRole('status')).toHaveCount(0);
+  await key(page, 'Will it get in?').tap();
+  await expect(asking.getByRole('status')).toHaveText(/^Sofa, 3 seats gets in, carried .* through W0\.1/);
+  await look(page, 'g1-window');
+
   // the same one, carried over to the wash room
   const floor = page.getByTestId(/^floor /);
   const to = await ofHouse(floor, { x: 7345, y: 5800 });

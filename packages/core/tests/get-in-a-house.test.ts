@@ -105,6 +105,15 @@ test('by a window, where it is asked for', () => {
   expect(asked(house, wide, window).gets).toBe(true);
 });
 
+test.each(['out', 'in'] as const)('by a window in a curved wall that bows %s', (way) => {
+  const { house, hall, door } = home(700);
+  const chest = put(house, 'box', 1900, 1500, { width: 900, depth: 900, height: 700 });
+  const { key } = house.face(hall, 'left');
+  house.do({ kind: 'bendWall', floor: 'ground', face: key, by: 'sagitta', value: 700, way });
+  const window = door(key, 2400, 1400, 'side-hung window');
+  expect(asked(house, chest, window).words).toMatch(/^Box gets in, carried level through W1/);
+});
+
 test('from the room it is in already: into the next one, through the door between them, and nowhere where there is none', () => {
   const { house, hall, wash } = home();
   const chest = put(house, 'chest', 4150, 1290);

@@ -3,6 +3,7 @@ import type { DerivedFloor, DerivedRoom } from '../../derived';
 import {
   type Point,
   type Ring,
+  bandAlong,
   difference,
   direction,
   flattened,
@@ -79,12 +80,8 @@ export function gapOf(floor: DerivedFloor, opening: Opening, offHinges: boolean)
   const begin = opening.hinge === 'start' ? span.from + taken : span.from;
   const part = partOf(course, begin, begin + width);
   const at = (along: number, off: number) => pointAt(part, along, off);
-  const ring = [
-    at(0, -wall.left - JOIN),
-    at(part.length, -wall.left - JOIN),
-    at(part.length, wall.right + JOIN),
-    at(0, wall.right + JOIN),
-  ];
+  // bent as its wall is: straight across, it would end within the wall where that bows out
+  const ring = bandAlong(part, wall.left + JOIN, wall.right + JOIN);
   const middle = at(part.length / 2, (wall.right - wall.left) / 2);
   const across = rightOf(direction(at(0, 0), at(part.length, 0)));
   const beside = (off: number) => {
@@ -92,7 +89,7 @@ export function gapOf(floor: DerivedFloor, opening: Opening, offHinges: boolean)
     return floor.rooms.find(({ outline }) => surfaceContains(outline.rings, p)) ?? null;
   };
   const half = (wall.left + wall.right) / 2 + 100;
-  return { opening, ring: clockwise(ring), middle, across, width, rooms: [beside(-half), beside(half)] };
+  return { opening, ring, middle, across, width, rooms: [beside(-half), beside(half)] };
 }
 
 const clockwise = (ring: Ring): Ring => (signedArea(ring) < 0 ? [...ring].reverse() : ring);

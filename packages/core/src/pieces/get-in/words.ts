@@ -40,7 +40,7 @@ export function inWords({ floors }: House, name: string, legs: readonly Leg[]): 
   });
   const turns = legs.reduce((sum, { poses }) => sum + turnsOf(poses), 0);
   const through = labels.length > 0 ? ` through ${[...new Set(labels)].join(', ')}` : '';
-  const turned = turns === 0 ? 'without a turn' : `turned by ${Math.round(turns)}° in all`;
+  const turned = Math.round(turns) === 0 ? 'without a turn' : `turned by ${Math.round(turns)}° in all`;
   return `${capital(name)} gets in, carried ${how.join(', then ')}${through}, ${turned}.`;
 }
 
