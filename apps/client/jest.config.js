@@ -12,6 +12,7 @@ const letThrough = [
   'dexie',
   'comlink',
   'clipper2-ts',
+  'earcut',
   'flatbush',
   'flatqueue',
   'polylabel',

@@ -1,0 +1,92 @@
+import { WebIO } from '@gltf-transform/core';
+import { type Intent, type Plan, applyEdit, newPlan } from '@velvet-tape/core';
+import { newPiece, pieceKindOf } from '@velvet-tape/core/pieces';
+import validator from 'gltf-validator';
+import { houseAsGltf } from '../src/gltf';
+
+/** Two rooms with a door between them, a bay with a window, a floor above with a sloped ceiling, stairs and a sofa. */
+function house(): Plan {
+  let plan = newPlan({ name: 'Lock-keeper’s house' });
+  const go = (intent: object) => {
+    const result = applyEdit(plan, intent as Intent, `g${Object.keys(plan.walls).length}`);
+    if (!result.ok) throw new Error(result.reason);
+    plan = result.plan;
+    return result.made!;
+  };
+  const floor = 'ground';
+  const hall = go({ kind: 'drawBox', floor, a: { x: 0, y: 0 }, b: { x: 6000, y: 4000 } });
+  go({ kind: 'nameRoom', room: hall, name: 'Hall' });
+  const store = go({ kind: 'drawBox', floor, a: { x: 6100, y: 0 }, b: { x: 9000, y: 4000 } });
+  go({ kind: 'nameRoom', room: store, name: 'Store' });
+  const faceOf = (test: (a: { x: number; y: number }, b: { x: number; y: number }) => boolean) => {
+    const wall = Object.values(plan.walls).find(({ start, end }) => test(plan.corners[start]!, plan.corners[end]!))!;
+    return `${wall.start}>${wall.end}`;
+  };
+  const top = faceOf((a, b) => a.y === 0 && b.y === 0 && a.x <= 6000 && b.x <= 6000);
+  go({ kind: 'addOpening', floor, face: top, end: 'left', offset: 700, opening: 'window' });
+  const bottom = faceOf((a, b) => a.y === 4000 && b.y === 4000 && a.x <= 6000 && b.x <= 6000);
+  go({ kind: 'addOpening', floor, face: bottom, end: 'left', offset: 700, opening: 'door' });
+  const stand = { kind: 'free', x: 3000, y: 2000, turn: 20 };
+  go({ kind: 'addPiece', floor, piece: { ...newPiece(pieceKindOf('sofa-3')), stand } });
+  const above = go({ kind: 'addFloor', of: floor, side: 'above' });
+  go({ kind: 'drawBox', floor: above, a: { x: 0, y: 0 }, b: { x: 6000, y: 4000 } });
+  go({
+    kind: 'addStairs',
+    floor,
+    form: 'stairs',
+    path: [
+      { x: 1000, y: 3000 },
+      { x: 5000, y: 3000 },
+    ],
+  });
+  return plan;
+}
+
+test('a house as glTF: no fault by the validator of the standard’s makers, in metres, floor by floor and room by room', async () => {
+  const plan = house();
+  const bytes = await houseAsGltf(plan);
+  const report = await validator.validateBytes(bytes);
+  expect(report.issues.messages.filter(({ severity }: { severity: number }) => severity < 2)).toEqual([]);
+  expect(report.issues.numErrors).toBe(0);
+  expect(report.issues.numWarnings).toBe(0);
+
+  // read back by the library that had no part in the geometry
+  const read = await new WebIO().readBinary(bytes);
+  const [scene] = read.getRoot().listScenes();
+  expect(scene!.getName()).toBe('Lock-keeper’s house');
+  const [ground, upper] = scene!.listChildren();
+  expect([ground!.getName(), upper!.getName()]).toEqual(['Ground floor', 'First floor']);
+  expect(upper!.getTranslation()[1]).toBeCloseTo(2.7, 6);
+  const hall = ground!.listChildren().find((node) => node.getName() === 'Hall')!;
+  const floor = hall.listChildren().find((node) => node.getName() === 'Floor of Hall')!;
+  const [least, most] = floor
+    .getMesh()!
+    .listPrimitives()
+    .reduce(
+      ([low, high], primitive) => {
+        const accessor = primitive.getAttribute('POSITION')!;
+        return [
+          accessor.getMin([]).map((v, i) => Math.min(v, low[i]!)),
+          accessor.getMax([]).map((v, i) => Math.max(v, high[i]!)),
+        ];
+      },
+      [
+        [Infinity, Infinity, Infinity],
+        [-Infinity, -Infinity, -Infinity],
+      ],
+    );
+  // 6 × 4 m, metres, level with the floor
+  expect([most![0]! - least![0]!, most![2]! - least![2]!]).toEqual([expect.closeTo(6, 5), expect.closeTo(4, 5)]);
+  expect(most![1]).toBeCloseTo(0, 6);
+  expect(hall.listChildren().map((node) => node.getName())).toContain('Sofa, 3 seats');
+  const glass = read
+    .getRoot()
+    .listMaterials()
+    .find((material) => material.getName() === 'glass')!;
+  expect(glass.getAlphaMode()).toBe('BLEND');
+});
+
+test('an empty plan is a file without faults', async () => {
+  const report = await validator.validateBytes(await houseAsGltf(newPlan({ name: '' })));
+  expect(report.issues.numErrors).toBe(0);
+});
