@@ -6,9 +6,10 @@ import { houseAsGltf } from '../src/gltf';
 
 /** Two rooms with a door between them, a bay with a window, a floor above with a sloped ceiling, stairs and a sofa. */
 function house(): Plan {
+  let step = 0;
   let plan = newPlan({ name: 'Lock-keeper’s house' });
   const go = (intent: object) => {
-    const result = applyEdit(plan, intent as Intent, `g${Object.keys(plan.walls).length}`);
+    const result = applyEdit(plan, intent as Intent, `g${(step += 1)}`);
     if (!result.ok) throw new Error(result.reason);
     plan = result.plan;
     return result.made!;

@@ -1,4 +1,5 @@
 import type { Collection, Piece, RoomColour } from '../plan/plan';
+import type { Stuff } from '../pieces/form';
 import { partsOfSurface } from './surface';
 
 /** How a surface looks, and what light it gives back. */
@@ -44,7 +45,7 @@ const BARE = {
   roof: material('roof', '#7B5A4B', 0.95),
 } as const;
 
-const STUFF: Readonly<Record<string, Material>> = {
+const STUFF: Readonly<Record<Stuff, Material>> = {
   body: material('wood', '#B58F66', 0.7),
   soft: material('cloth', '#A89AA8', 1),
   top: material('top', '#D8CBB6', 0.5),
@@ -69,7 +70,7 @@ export function materialOf(surface: string, pieces: Collection<Piece>): Material
   const { kind, of } = partsOfSurface(surface);
   if (kind !== 'piece') return BARE[kind];
   const [id, stuff] = of;
-  const own = STUFF[stuff!] ?? BARE.piece;
+  const own = STUFF[stuff as Stuff];
   const colour = Object.hasOwn(pieces, id!) ? pieces[id!]!.colour : null;
   if (!colour || (stuff !== 'soft' && stuff !== 'body')) return own;
   return { ...own, key: `${own.key} ${colour}`, colour: COLOURS[colour] };
