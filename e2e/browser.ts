@@ -21,3 +21,16 @@ export const CHROMIUM = {
 
 export const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
 export const WIDE = { viewport: { width: 1280, height: 800 } };
+
+/** The same with a graphics card emulated, for what is drawn in space. */
+export const IN_SPACE = {
+  ...CHROMIUM,
+  launchOptions: {
+    ...CHROMIUM.launchOptions,
+    args: [
+      ...CHROMIUM.launchOptions.args.filter((each) => each !== '--disable-gpu'),
+      '--use-angle=swiftshader',
+      '--enable-unsafe-swiftshader',
+    ],
+  },
+};

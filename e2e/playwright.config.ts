@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test';
-import { CHROMIUM, PHONE, WIDE } from './browser';
+import { CHROMIUM, IN_SPACE, PHONE, WIDE } from './browser';
 
 /** Long journeys through the built application, each with a server of its own that it may stop and start. */
 export default defineConfig({
@@ -17,6 +17,7 @@ export default defineConfig({
   globalSetup: './cluster.ts',
   projects: [
     { name: 'phone', testMatch: /phone\..*\.spec\.ts/, use: { ...CHROMIUM, ...PHONE } },
+    { name: 'space', testMatch: /space\..*\.spec\.ts/, use: { ...IN_SPACE, ...PHONE } },
     { name: 'wide', testMatch: /wide\..*\.spec\.ts/, use: { ...CHROMIUM, ...WIDE } },
   ],
 });

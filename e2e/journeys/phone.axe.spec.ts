@@ -52,12 +52,14 @@ test('and every part of a job, stairs, slopes, sheets and the desk', async ({ pa
     ['Openings', 'schedule'],
     ['Areas', 'areas'],
     ['Readings', 'readings'],
-    ['History', 'history'],
   ] as const) {
     await page.getByRole('tab', { name: part }).tap();
     await page.getByTestId(shown).getByRole('button').nth(1).waitFor();
     await clean(page, part);
   }
+  await page.getByRole('tab', { name: 'Views' }).tap();
+  await page.getByTestId('views').getByRole('button').nth(1).waitFor();
+  await clean(page, 'views');
   await page.getByRole('tab', { name: 'Sheets' }).tap();
   await key(page, 'Lay out more').tap();
   const sheet = key(page, /^Sheet 1, Listing plan/);
@@ -72,6 +74,11 @@ test('and every part of a job, stairs, slopes, sheets and the desk', async ({ pa
   await key(page, /^Ferry House: name, address/).tap();
   await page.getByLabel('Name (can wait)').waitFor();
   await clean(page, 'this job');
+  await key(page, 'History').tap();
+  await page.getByTestId('history').getByRole('button').nth(1).waitFor();
+  await clean(page, 'history');
+  await page.goBack();
+  await key(page, /^Ferry House: name, address/).tap();
   await key(page, 'Back to the plan').tap();
   const stairs = await page
     .getByTestId(/^stairs .* treads$/)

@@ -1,7 +1,14 @@
+import type { Page } from '@playwright/test';
 import { key, press, tapFigure, type } from '../pad';
 import { Finger, middleOf } from '../finger';
 import { expect, test } from '../server';
 import { withSteadyMeter } from '../steady-meter';
+
+/** On a phone it is behind the name of the job. */
+async function toHistory(page: Page): Promise<void> {
+  await key(page, /: name, address/).tap();
+  await key(page, 'History').tap();
+}
 
 test('what was saved is looked at, named, brought back and undone; the way back is that of the device', async ({
   page,
@@ -14,7 +21,7 @@ test('what was saved is looked at, named, brought back and undone; the way back 
   await press(page, 'Remove room');
   await expect(total).not.toHaveText(/144\.8 ft²/);
   await expect(page.getByTestId('sync')).toHaveAccessibleName('Saved');
-  await page.getByRole('tab', { name: 'History' }).tap();
+  await toHistory(page);
   const history = page.getByTestId('history');
   await expect(history.getByRole('button', { name: /: .*Sewing room removed.*Look at it$/ })).toBeVisible();
   await history.getByRole('button', { name: /The job was begun/ }).tap();
@@ -33,7 +40,7 @@ test('what was saved is looked at, named, brought back and undone; the way back 
   await key(page, /^Redo what was brought back/).tap();
   await expect(total).toHaveText(/144\.8 ft²/);
   await expect(page.getByTestId('sync')).toHaveAccessibleName('Saved');
-  await page.getByRole('tab', { name: 'History' }).tap();
+  await toHistory(page);
   await expect(history.getByText('As first seen')).toBeVisible();
   // the button of the device closes it, and the plan is as it was
   await page.goBack();

@@ -74,6 +74,9 @@ test('a wardrobe is tried from the next room, doors off their hinges and taken a
   ).toBeVisible();
   await look(page, 'o5-refused');
   await asking.getByLabel('Height as it is carried').fill('1.2');
+  await key(page, 'Will it get in?').tap();
+  await expect(page.getByText(/^0\.001 m is too little/)).toBeVisible();
+  await asking.getByLabel('Height as it is carried').fill('1.2 m');
   await asking.getByLabel('Width as it is carried').fill('600');
   await asking.getByLabel('Depth as it is carried').fill('600');
   await key(page, 'Will it get in?').tap();

@@ -9,7 +9,7 @@ arrange-send-backward arrow-down arrow-expand-horizontal arrow-expand-up arrow-l
 arrow-right-top arrow-split-vertical arrow-up backspace-outline bluetooth-off call-split camera-outline check
 check-all check-bold check-circle-outline checkbox-blank-outline checkbox-marked chevron-down chevron-left chevron-right
 chevron-up circle-half circle-outline close cloud-alert cloud-check-outline cloud-off-outline cloud-upload-outline
-content-copy crop crop-free crosshairs cursor-move delete-outline door door-open
+content-copy crop crop-free crosshairs cube-outline cursor-move delete-outline door door-open
 dialpad dots-horizontal dots-vertical download drawing eye-off-outline eye-outline file-export-outline file-image-outline
 fit-to-screen-outline flip-horizontal flip-vertical format-list-numbered format-rotate-90 gesture gesture-tap home-group
 history home-outline image-outline keyboard-outline image-plus image-sync-outline information-outline invert-colors label-outline laser-pointer

@@ -48,7 +48,7 @@ export async function houseAsGltf(plan: Plan, house: readonly RaisedFloor[] = ra
         byMaterial.set(material, [...(byMaterial.get(material) ?? []), { from, count }]);
       }
       for (const [material, stretches] of byMaterial) {
-        const gathered = (from: Float32Array) => {
+        const gathered = (from: Float32Array): Float32Array<ArrayBuffer> => {
           const all = new Float32Array(stretches.reduce((sum, { count }) => sum + 3 * count, 0));
           let at = 0;
           for (const stretch of stretches) {
@@ -57,7 +57,7 @@ export async function houseAsGltf(plan: Plan, house: readonly RaisedFloor[] = ra
           }
           return all;
         };
-        const accessor = (values: Float32Array) =>
+        const accessor = (values: Float32Array<ArrayBuffer>) =>
           document.createAccessor().setType('VEC3').setArray(values).setBuffer(buffer);
         made.addPrimitive(
           document

@@ -6,8 +6,8 @@ const ROOMS = ['later/', 'edits/later/', 'notes/', 'pieces/', 'options/', 'drawi
   (room) => join(core, room),
 );
 
-/** Those that come with them, or later, and import them as they are: what is lent, and what only workers count and make pages with. */
-const BESIDE = ['on-loan/', 'sheets/', 'areas/'].map((room) => join(core, room));
+/** Those that come with them, or later, and import them as they are: what is lent, and what only workers count, raise and make pages with. */
+const BESIDE = ['on-loan/', 'sheets/', 'areas/', 'raised/'].map((room) => join(core, room));
 
 /**
  * The rooms of the core that are not wanted for every plan come in a piece of their own. A bundler would put whatever they share with the plan into the first page; so what

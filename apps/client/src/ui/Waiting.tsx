@@ -7,7 +7,7 @@ export function Waiting() {
   const colours = useColours();
   return (
     <View style={{ flex: 1, alignItems: 'center', justifyContent: 'center', backgroundColor: colours.linen }}>
-      <ActivityIndicator color={colours.velvet} />
+      <ActivityIndicator color={colours.velvet} accessibilityLabel="On its way" />
     </View>
   );
 }

@@ -1,5 +1,5 @@
 import { type DerivedFloor, type DerivedRoom, deriveFloor, roofLightIn } from '../derived';
-import { middle, valueOf } from '../geometry';
+import { type Point, direction, middle, pointAt, rightOf, valueOf } from '../geometry';
 import { piecesOn } from '../pieces/on-floor';
 import { type Id, type Plan, floorsInOrder } from '../plan/plan';
 import { elevationOf, floorBeside, floorHeight } from '../plan/storeys';
@@ -34,8 +34,18 @@ export interface RaisedThing {
   readonly rooms: readonly Id[];
   /** What it is called in a file. */
   readonly name: string;
+  /** The wall it is, or stands in; null: none. */
+  readonly wall: WallPlane | null;
   /** Heights over its floor, mm. */
   readonly mesh: Mesh;
+}
+
+/** Where a wall stands, and between which rooms: a point of it, and the direction square to it, to its right; mm. */
+export interface WallPlane {
+  readonly at: Point;
+  readonly right: Point;
+  readonly leftRoom: Id | null;
+  readonly rightRoom: Id | null;
 }
 
 export interface RaisedFloor {
@@ -68,18 +78,25 @@ export function raisedFloor(plan: Plan, id: Id): RaisedFloor {
     ...voids.flatMap(({ outline }) => outline.rings),
     ...lights.map(({ light }) => light.ring),
   ];
-  const things: RaisedThing[] = [];
-  const add = (part: RaisedPart, key: string, name: string, rooms: readonly Id[], mesh: Mesh) => {
-    if (mesh.triangles.length > 0) things.push({ part, key: `${part} ${key}`, name, rooms, mesh });
-  };
   const called = ({ room }: DerivedRoom) => room.name || 'Unnamed room';
   const beside = besideOf(floor);
+  const things: RaisedThing[] = [];
+  const planeOf = (wall: Id): WallPlane => {
+    const { course } = floor.network.half(wall, true);
+    const room = (side: 'left' | 'right') => beside.get(sideKey(wall, side))?.room.room.id ?? null;
+    const right = rightOf(direction(course.a, course.b));
+    return { at: pointAt(course, course.length / 2), right, leftRoom: room('left'), rightRoom: room('right') };
+  };
+  const add = (part: RaisedPart, key: string, name: string, rooms: readonly Id[], mesh: Mesh, wall?: Id) => {
+    if (mesh.triangles.length === 0) return;
+    things.push({ part, key: `${part} ${key}`, name, rooms, wall: wall === undefined ? null : planeOf(wall), mesh });
+  };
   const roomsOf = (wall: Id) =>
     (['left', 'right'] as const).flatMap((side) => beside.get(sideKey(wall, side))?.room.room.id ?? []);
   for (const { body, mesh, over } of wallsRaised(floor, built)) {
     const rooms = roomsOf(body.wall.id);
-    add('walls', body.wall.id, `Wall ${body.wall.id}`, rooms, mesh);
-    add('ceilings', body.wall.id, `Over wall ${body.wall.id}`, [], over);
+    add('walls', body.wall.id, `Wall ${body.wall.id}`, rooms, mesh, body.wall.id);
+    add('ceilings', body.wall.id, `Over wall ${body.wall.id}`, [], over, body.wall.id);
   }
   for (const room of floor.rooms) {
     const { id } = room.room;
@@ -98,8 +115,8 @@ export function raisedFloor(plan: Plan, id: Id): RaisedFloor {
   };
   for (const { opening, solid, glass } of openingsRaised(floor, ({ wall }) => ceilingAt(wall))) {
     const rooms = roomsOf(opening.wall);
-    add('openings', opening.id, opening.label, rooms, solid);
-    add('glass', opening.id, `Glass of ${opening.label}`, rooms, glass);
+    add('openings', opening.id, opening.label, rooms, solid, opening.wall);
+    add('glass', opening.id, `Glass of ${opening.label}`, rooms, glass, opening.wall);
   }
   for (const { opening, light } of lights) {
     const { plane } = light.slope;

@@ -11,3 +11,4 @@ export * from './wall-top';
 export * from './walls';
 export * from './drawable';
 export * from './material';
+export * from './walkable';

@@ -55,7 +55,7 @@ export const lidRaised = (room: DerivedRoom, built: BuiltTo, holes: readonly Rin
         ],
       }));
     });
-    return raise(columns, (_, __, ___, { inner }) => surfaceId(inner ? 'ceiling' : 'roof', id));
+    return raise(columns, (_, __, ___, { inner }) => surfaceId(inner ? 'ceiling' : 'cut', id));
   });
 
 const lastColumn = lastFor<DerivedFloor['solids'][number], Mesh>();

@@ -72,6 +72,7 @@ export function JobDetailsScreen({ plan }: { plan: Plan }) {
       done={{ label: 'Keep', icon: 'check' }}
       submit={keep}
       back={{ label: 'Back to the plan', now: close }}
+      aside={{ label: 'History', icon: 'history', now: () => dispatch(planActions.listed('history')) }}
     />
   );
 }

@@ -27,6 +27,8 @@ export interface FormProps<F> {
   /** Does what the form is for, or says what is to be asked about which field. */
   readonly submit: (form: F) => Promise<readonly (readonly [keyof F & string, string])[]>;
   readonly back: { readonly label: string; now(): void };
+  /** What else there is of it, in another place. */
+  readonly aside?: { readonly label: string; readonly icon: string; now(): void };
 }
 
 /** A form that fills the screen. It knows nothing of jobs and plans: it comes by itself, with the library for it, when it is wanted. */
@@ -38,6 +40,7 @@ export default function JobForm<F extends FieldValues>({
   done,
   submit,
   back,
+  aside,
 }: FormProps<F>) {
   const colours = useColours();
   const { control, handleSubmit, setValue, setError, formState } = useForm<F, unknown, F>({
@@ -61,6 +64,11 @@ export default function JobForm<F extends FieldValues>({
         <Text style={styles.title} role="heading" aria-level={1}>
           {title}
         </Text>
+        {aside && (
+          <Button icon={aside.icon} textColor={colours.onVelvet} contentStyle={styles.tall} onPress={aside.now}>
+            {aside.label}
+          </Button>
+        )}
       </View>
       <ScrollView contentContainerStyle={styles.form} keyboardShouldPersistTaps="handled">
         {rows.map((row) =>

@@ -96,7 +96,9 @@ function HandLayout() {
   const turned = width > height && height < LOW;
   const strip = useStripShown(height);
   // pages have a foot of their own
-  const pages = useAppSelector(({ plan: { listing } }) => listing === 'sheets' || listing === 'options');
+  const pages = useAppSelector(
+    ({ plan: { listing } }) => listing === 'sheets' || listing === 'options' || listing === 'views',
+  );
   const left = useAppSelector((state) => state.plan.choices.left);
   useFollow();
   return (

@@ -174,6 +174,7 @@ export interface PlanState {
     | 'options'
     | 'catalogue'
     | 'sheets'
+    | 'views'
     | 'history'
     | 'looks'
     | 'keys'

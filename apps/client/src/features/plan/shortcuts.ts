@@ -32,6 +32,8 @@ export function useShortcuts(): void {
       // Enter and space on a focused button press the button, unless a length is being typed
       const onButton = target?.closest?.(PRESSED_BY_KEYS);
       if (onButton && (event.key === ' ' || event.key === 'Enter') && pad.text === '') return;
+      // one walks through the house by them
+      if (target?.closest?.('[role=application]') && (ARROWS.has(event.key) || /^[+-]$/.test(event.key))) return;
       // the arrows move the edge of a panel, or go through a menu
       if (target?.closest?.('[role=separator], [role=menu]') && ARROWS.has(event.key)) return;
       event.preventDefault();

@@ -28,7 +28,9 @@ export default function Desk() {
   const { strip } = useSides();
   const resting = useAppSelector((state) => state.plan.proposal === null);
   // pages have what belongs to them beside them
-  const pages = useAppSelector(({ plan: { listing } }) => listing === 'sheets' || listing === 'options');
+  const pages = useAppSelector(
+    ({ plan: { listing } }) => listing === 'sheets' || listing === 'options' || listing === 'views',
+  );
   useFiles();
   return (
     <View style={[styles.fill, { backgroundColor: colours.chalk }]}>

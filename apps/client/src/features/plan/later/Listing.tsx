@@ -22,13 +22,14 @@ const LISTS: Record<ListName, LazyExoticComponent<(props: { floor: DerivedFloor 
   options: piece(() => ofPieces('OptionsPart')),
   catalogue: piece(() => ofPieces('Catalogue')),
   sheets: piece(() => import('../sheets/SheetsPart')),
+  views: piece(() => import('../views/ViewsPart')),
   looks: piece(() => import('../looks/LooksList')),
   keys: piece(() => import('../desk/Keys')),
   openings: piece(() => import('../schedule/ScheduleList')),
 };
 
 /** They take all of the sheet. */
-const WHOLE: readonly ListName[] = ['floors', 'sheets', 'options'];
+const WHOLE: readonly ListName[] = ['floors', 'sheets', 'options', 'views'];
 
 /** The list that is open, over the sheet. */
 export function Listing() {

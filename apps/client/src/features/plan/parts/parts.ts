@@ -7,7 +7,7 @@ export const PARTS: readonly {
   readonly name: PartName;
   readonly label: string;
   readonly icon: string;
-  /** On a phone something else leads there: the name of the job, the tray of pieces. */
+  /** On a phone something else leads there: the name of the job, and from there its history; the tray of pieces. */
   readonly wide?: true;
 }[] = [
   { name: 'plan', label: 'Plan', icon: 'drawing' },
@@ -17,8 +17,9 @@ export const PARTS: readonly {
   { name: 'readings', label: 'Readings', icon: 'format-list-numbered' },
   { name: 'pieces', label: 'Pieces', icon: 'sofa-outline', wide: true },
   { name: 'options', label: 'Options', icon: 'table', wide: true },
+  { name: 'views', label: 'Views', icon: 'cube-outline' },
   { name: 'sheets', label: 'Sheets', icon: 'file-image-outline' },
-  { name: 'history', label: 'History', icon: 'history' },
+  { name: 'history', label: 'History', icon: 'history', wide: true },
   { name: 'details', label: 'This job', icon: 'home-outline', wide: true },
 ];
 

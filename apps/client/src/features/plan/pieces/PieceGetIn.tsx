@@ -92,6 +92,12 @@ function Asking({ one }: { one: PieceOnFloor }) {
       dispatch(planActions.said({ text: wrong.reason, tone: 'refused' }));
       return;
     }
+    const least = Math.min(...read.map((each) => (each.ok ? each.mm : Infinity)));
+    if (apart && least < LEAST_CARRIED) {
+      const text = `${formatLength(least, units)} is too little for what is carried. Type it with its unit, like 1.2 m.`;
+      dispatch(planActions.said({ text, tone: 'refused' }));
+      return;
+    }
     const [width, depth, height] = read.map((each, i) => (apart && each.ok ? each.mm : piece[SIZES[i]!]));
     const size = { width: width!, depth: depth!, height: height! };
     ask(plan, option, { piece: piece.id, from: door.id, offHinges, size });
@@ -174,6 +180,9 @@ function Asking({ one }: { one: PieceOnFloor }) {
     </View>
   );
 }
+
+/** Less than this was typed in another unit, mm. */
+const LEAST_CARRIED = 20;
 
 const LABELS = ['Width', 'Depth', 'Height'] as const;
 

@@ -1,0 +1,208 @@
+import { Canvas, useFrame, useThree } from '@react-three/fiber';
+import { useEffect, useMemo, useRef } from 'react';
+import { MathUtils, type PerspectiveCamera, Plane, Vector3 } from 'three';
+import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
+import type { HouseToDraw } from '../../../../workers/raise.worker';
+import type { Gait } from '../gait';
+import { type Standing, walked } from '../walking';
+import { HouseInSpace, type Shown } from './things';
+
+interface Props {
+  readonly house: HouseToDraw;
+  readonly shown: Shown;
+  /** Cut at so much over the floor that is shown, or the lowest, mm; null: not at all. */
+  readonly cut: number | null;
+  /** Standing somewhere and looking out of eyes so high; null: from outside. */
+  readonly inside: { readonly eye: number } | null;
+  readonly gait: Gait;
+  /** Where one has come to. */
+  moved(at: Standing, heading: number): void;
+  readonly background: string;
+}
+
+/** The house in space. */
+export function Space({ house, shown, cut, inside, gait, moved, background }: Props) {
+  return (
+    <Canvas
+      frameloop="demand"
+      flat
+      dpr={[1, 2]}
+      camera={{ fov: 50, near: 0.05, far: 300 }}
+      gl={{ antialias: true, localClippingEnabled: true } as object}
+      onCreated={({ gl }) => {
+        gl.localClippingEnabled = true;
+      }}
+    >
+      <color attach="background" args={[background]} />
+      <hemisphereLight args={inside ? ['#fffefb', '#f4ecdf', 2.35] : ['#ffffff', '#dccdb9', 2.1]} />
+      <directionalLight position={[-6, 7, 3]} intensity={inside ? 0.75 : 1.1} />
+      <directionalLight position={[3, 3, -7]} intensity={inside ? 0.35 : 0.4} />
+      <House house={house} shown={shown} cut={cut} />
+      {inside ? (
+        <Inside house={house} eye={inside.eye} gait={gait} moved={moved} />
+      ) : (
+        <Around house={house} shown={shown} gait={gait} />
+      )}
+    </Canvas>
+  );
+}
+
+function House({ house, shown, cut }: Pick<Props, 'house' | 'shown' | 'cut'>) {
+  const space = useMemo(() => new HouseInSpace(), []);
+  const invalidate = useThree((state) => state.invalidate);
+  useEffect(() => () => space.dispose(), [space]);
+  useEffect(() => {
+    space.take(house);
+    invalidate();
+  }, [space, house, invalidate]);
+  useEffect(() => {
+    const floor = house.floors.find((each) => each.floor === shown.floor) ?? house.floors[0];
+    const high = ((floor?.elevation ?? 0) + (cut ?? 0)) / 1000;
+    space.cut(cut === null || shown.inside ? null : new Plane(new Vector3(0, -1, 0), high));
+    invalidate();
+  }, [space, house, cut, shown, invalidate]);
+  useFrame(({ camera }) => space.show(house, shown, camera.position));
+  return <primitive object={space.root} />;
+}
+
+/** What is looked at: its middle and how far it reaches, metres. */
+function extentOf(house: HouseToDraw, shown: Shown): { middle: Vector3; radius: number } {
+  const floors = house.walkable.floors.filter(({ floor }) => shown.floor === null || floor === shown.floor);
+  const points = floors.flatMap(({ rooms, elevation }) =>
+    rooms
+      .filter(({ room }) => shown.room === null || room === shown.room)
+      .flatMap(({ rings }) => rings.flat().map(({ x, y }) => [x, elevation, y] as const)),
+  );
+  if (points.length === 0) return { middle: new Vector3(), radius: 6 };
+  const low = [0, 1, 2].map((k) => Math.min(...points.map((p) => p[k]!)));
+  const high = [0, 1, 2].map((k) => Math.max(...points.map((p) => p[k]!)));
+  const top = high[1]! + 2500 + (shown.apart && shown.floor === null ? 2500 * (floors.length - 1) : 0);
+  const middle = new Vector3((low[0]! + high[0]!) / 2000, (low[1]! + top) / 2000, (low[2]! + high[2]!) / 2000);
+  const radius = Math.hypot(high[0]! - low[0]!, top - low[1]!, high[2]! - low[2]!) / 2000;
+  return { middle, radius: Math.max(2, radius) };
+}
+
+/** From outside: turned with a finger, pinched, pushed with two. */
+function Around({ house, shown, gait }: Pick<Props, 'house' | 'shown' | 'gait'>) {
+  const { camera, gl, invalidate, size } = useThree();
+  const controls = useRef<OrbitControls | null>(null);
+  const { floor, room, apart } = shown;
+  const rooms = house.walkable.floors.map(({ rooms }) => rooms.length).join();
+  useEffect(() => {
+    const made = new OrbitControls(camera, gl.domElement);
+    made.enableDamping = false;
+    made.maxPolarAngle = Math.PI * 0.495;
+    made.minDistance = 0.5;
+    made.maxDistance = 150;
+    made.addEventListener('change', () => invalidate());
+    controls.current = made;
+    return () => {
+      made.dispose();
+      controls.current = null;
+    };
+  }, [camera, gl, invalidate]);
+  useEffect(() => {
+    const made = controls.current;
+    if (!made) return;
+    const { middle, radius } = extentOf(house, shown);
+    const lens = camera as PerspectiveCamera;
+    const across = 2 * Math.atan(Math.tan(MathUtils.degToRad(lens.fov) / 2) * Math.min(1, size.width / size.height));
+    const away = radius / Math.sin(across / 2);
+    const from = new Vector3(-0.5, 0.75, 0.75).normalize().multiplyScalar(0.92 * away);
+    camera.position.copy(middle).add(from);
+    made.target.copy(middle);
+    made.update();
+    invalidate();
+    // the way one looks stays while the house is changed
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [camera, invalidate, floor, room, apart, rooms, size.width, size.height]);
+  useFrame((_, delta) => {
+    const made = controls.current;
+    if (!made || !gait.isMoving()) return;
+    const { turn, go, nearer } = gait.now();
+    const off = camera.position.clone().sub(made.target);
+    off.applyAxisAngle(new Vector3(0, 1, 0), -turn * delta * 1.2);
+    const side = new Vector3(off.z, 0, -off.x).normalize();
+    const tilted = off.clone().applyAxisAngle(side, go * delta);
+    if (tilted.y > 0.02 * tilted.length() && Math.hypot(tilted.x, tilted.z) > 0.05 * tilted.length()) off.copy(tilted);
+    off.multiplyScalar(Math.exp(-nearer * delta));
+    camera.position.copy(made.target).add(off);
+    made.update();
+    invalidate();
+  });
+  return null;
+}
+
+/** At eye height: a drag turns the head, a thumb or the arrow keys walk. */
+function Inside({ house, eye, gait, moved }: Pick<Props, 'house' | 'gait' | 'moved'> & { readonly eye: number }) {
+  const { camera, gl, invalidate, size } = useThree();
+  const { walkable } = house;
+  useEffect(() => {
+    // upright, a phone sees as much up and down as a wide screen does across
+    (camera as PerspectiveCamera).fov = size.width < size.height ? 78 : 62;
+    (camera as PerspectiveCamera).updateProjectionMatrix();
+    invalidate();
+    return () => {
+      (camera as PerspectiveCamera).fov = 50;
+      (camera as PerspectiveCamera).updateProjectionMatrix();
+    };
+  }, [camera, invalidate, size.width, size.height]);
+  useEffect(() => {
+    const glass = gl.domElement;
+    const held = new Map<number, { x: number; y: number }>();
+    const down = (event: PointerEvent) => {
+      held.set(event.pointerId, { x: event.clientX, y: event.clientY });
+      glass.setPointerCapture(event.pointerId);
+    };
+    const move = (event: PointerEvent) => {
+      const last = held.get(event.pointerId);
+      if (!last) return;
+      gait.look((event.clientX - last.x) / glass.clientHeight, (event.clientY - last.y) / glass.clientHeight);
+      held.set(event.pointerId, { x: event.clientX, y: event.clientY });
+      invalidate();
+    };
+    const up = (event: PointerEvent) => held.delete(event.pointerId);
+    glass.style.touchAction = 'none';
+    glass.addEventListener('pointerdown', down);
+    glass.addEventListener('pointermove', move);
+    glass.addEventListener('pointerup', up);
+    glass.addEventListener('pointercancel', up);
+    return () => {
+      glass.removeEventListener('pointerdown', down);
+      glass.removeEventListener('pointermove', move);
+      glass.removeEventListener('pointerup', up);
+      glass.removeEventListener('pointercancel', up);
+    };
+  }, [gl, gait, invalidate]);
+  useEffect(() => gait.heard(invalidate), [gait, invalidate]);
+  const high = useRef<number | null>(null);
+  useFrame((_, delta) => {
+    const t = Math.min(delta, 0.3);
+    if (gait.isMoving()) {
+      const { turn, go, side } = gait.now();
+      gait.heading += turn * t * 1.6;
+      const [cos, sin] = [Math.cos(gait.heading), Math.sin(gait.heading)];
+      const [dx, dy] = [(go * cos - side * sin) * t * SPEED, (go * sin + side * cos) * t * SPEED];
+      if (dx !== 0 || dy !== 0) gait.at = walked(walkable, gait.at, dx, dy);
+      moved(gait.at, gait.heading);
+      invalidate();
+    }
+    const { x, y, level } = gait.at;
+    // steps are taken softly
+    const last = high.current ?? level;
+    const now = Math.abs(level - last) > 1200 ? level : last + (level - last) * Math.min(1, t * 9);
+    high.current = now;
+    if (Math.abs(now - level) > 1) invalidate();
+    camera.position.set(x / 1000, (now + eye) / 1000, y / 1000);
+    const flat = Math.cos(gait.pitch);
+    camera.lookAt(
+      x / 1000 + flat * Math.cos(gait.heading),
+      (now + eye) / 1000 + Math.sin(gait.pitch),
+      y / 1000 + flat * Math.sin(gait.heading),
+    );
+  });
+  return null;
+}
+
+/** Walking, mm/s. */
+const SPEED = 1700;

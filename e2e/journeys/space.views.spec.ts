@@ -1,0 +1,133 @@
+import type { Page } from '@playwright/test';
+import { openPlan } from '../attics';
+import { WIDE } from '../browser';
+import { Finger, middleOf } from '../finger';
+import { key } from '../pad';
+import { expect, test } from '../server';
+import { type Intent, type Plan, applyEdit, deriveFloor, newPlan } from '@velvet-tape/core';
+
+const look = (page: Page, name: string) =>
+  process.env['LOOK'] ? page.screenshot({ path: `/tmp/look/${name}.png` }) : Promise.resolve();
+
+test('a house is looked at from outside, floor by floor, cut, and left as a file; then from inside, room after room', async ({
+  page,
+}) => {
+  await page.goto('/job/ferry-house');
+  await page.getByRole('tab', { name: 'Views' }).tap();
+  await expect(page).toHaveURL(/\/views$/);
+  const glass = page.locator('canvas');
+  await expect(glass).toBeVisible();
+  await look(page, 'v1-look');
+  const coming = page.waitForEvent('download');
+  await key(page, 'The house as glTF').tap();
+  expect((await coming).suggestedFilename()).toBe('Ferry-House.glb');
+
+  await page.getByRole('button', { name: 'Which floor is shown. Change.' }).tap();
+  await page.getByRole('menuitem', { name: 'Ground floor' }).tap();
+  await page.getByLabel('Cut at').fill('1.2');
+  await page.getByLabel('Cut at').press('Enter');
+  await expect(page.getByLabel('Cut at')).toHaveValue('1.20 m');
+  const finger = new Finger(page);
+  await finger.drag([200, 300], [120, 330], 4);
+  await look(page, 'v2-cut');
+  await page.getByRole('button', { name: 'Which room is shown. Change.' }).tap();
+  await page.getByRole('menuitem', { name: 'Waiting room' }).tap();
+  await look(page, 'v3-room');
+
+  // inside: in the room that is looked at; by its door into the hall
+  await key(page, 'Step inside').tap();
+  const here = page.getByTestId('standing-in');
+  await expect(here).toHaveText('Waiting room');
+  await look(page, 'v4-inside');
+  await key(page, 'Stand in Ticket hall').tap();
+  await expect(here).toHaveText('Ticket hall');
+  await look(page, 'v5-hall');
+});
+
+/** Two rooms of 4 × 4 m with a door midway in the wall between them. */
+function twoRooms(): Plan {
+  let plan = newPlan({ name: 'Two rooms' });
+  const go = (intent: object) => {
+    const result = applyEdit(plan, intent as Intent, `t${Object.keys(plan.walls).length}`);
+    if (!result.ok) throw new Error(result.reason);
+    plan = result.plan;
+    return result.made!;
+  };
+  const floor = 'ground';
+  const near = go({ kind: 'drawBox', floor, a: { x: 0, y: 0 }, b: { x: 4000, y: 4000 } });
+  go({ kind: 'nameRoom', room: near, name: 'Study' });
+  const far = go({ kind: 'drawBox', floor, a: { x: 4100, y: 0 }, b: { x: 8100, y: 4000 } });
+  go({ kind: 'nameRoom', room: far, name: 'Library' });
+  const between = deriveFloor(plan, floor)
+    .rooms.find(({ room }) => room.id === near)!
+    .faces.find(({ d }) => d.y > 0.9)!;
+  go({ kind: 'addOpening', floor, face: between.key, end: 'left', offset: 1585, opening: 'door' });
+  return plan;
+}
+
+test('a thumb on the ring walks through the door into the next room, up to its wall and not through it; so do the arrow keys', async ({
+  page,
+  server,
+}) => {
+  await openPlan(page, server, 'two-rooms', twoRooms());
+  await page.getByRole('tab', { name: 'Views' }).tap();
+  await key(page, 'Step inside').tap();
+  const here = page.getByTestId('standing-in');
+  await key(page, 'Stand in Study').tap();
+  await expect(here).toHaveText('Study');
+  await look(page, 'v6-study');
+  const finger = new Finger(page);
+  const [x, y] = await middleOf(page.getByTestId('thumb-pad'));
+  await finger.down([[x, y]]);
+  await finger.move([[x, y - 40]]);
+  await expect(here).toHaveText('Library');
+  // on and on: the wall holds
+  const held = page.getByTestId('plan-mark');
+  await expect
+    .poll(async () => {
+      const before = await held.innerHTML();
+      await page.evaluate(() => new Promise((done) => setTimeout(done, 400)));
+      return (await held.innerHTML()) === before;
+    })
+    .toBe(true);
+  await expect(here).toHaveText('Library');
+  await finger.up();
+  await look(page, 'v7-library');
+  await page.getByTestId('space').focus();
+  await page.keyboard.down('ArrowDown');
+  await expect(here).toHaveText('Study');
+  await page.keyboard.up('ArrowDown');
+});
+
+test.describe('at a desk', () => {
+  test.use({ ...WIDE, hasTouch: false, isMobile: false });
+
+  test('the house stands beside the ledger; what is corrected on the plan is corrected there', async ({ page }) => {
+    await page.goto('/job/ferry-house/views');
+    await expect(page.locator('canvas')).toBeVisible();
+    await look(page, 'v9-wide');
+    await key(page, 'Floors drawn apart').click();
+    await key(page, 'See through walls').click();
+    await look(page, 'v10-apart');
+    await key(page, 'Step inside').click();
+    await expect(page.getByTestId('standing-in')).toBeVisible();
+    await look(page, 'v11-inside');
+  });
+});
+
+test('an empty plan says what is to be done, and a browser that draws nothing in space is told so', async ({
+  page,
+  server,
+}) => {
+  await openPlan(page, server, 'nothing-yet', newPlan({ name: 'Nothing yet' }));
+  await page.getByRole('tab', { name: 'Views' }).tap();
+  await expect(page.getByText(/^There is nothing to raise yet/)).toBeVisible();
+  await key(page, 'Step inside').tap();
+  await expect(page.getByText('There is no room yet that one could stand in.')).toBeVisible();
+  await look(page, 'v8-empty');
+  await page.addInitScript(() => {
+    HTMLCanvasElement.prototype.getContext = () => null;
+  });
+  await page.reload();
+  await expect(page.getByText(/^This browser draws nothing in space/)).toBeVisible();
+});
