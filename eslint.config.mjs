@@ -78,6 +78,8 @@ export default tseslint.config(
       ],
     },
   },
+  // what stands in space is no element of a page: it has properties of its own
+  { files: ['apps/client/src/features/plan/views/space/**'], rules: { 'react/no-unknown-property': 'off' } },
   // a test fixture without dependencies is written ({}, use)
   { files: ['e2e/**'], rules: { 'no-empty-pattern': 'off' } },
   prettier,

@@ -65,7 +65,7 @@ test('however one walks, one is never in a wall, nor out of the house', () => {
     for (let step = 0; step < 120; step += 1) {
       const way = 2 * Math.PI * random();
       const next = walked(walkable, at, 700 * Math.cos(way), 700 * Math.sin(way));
-      if ((at.x < 4050) !== (next.x < 4050)) passed += 1;
+      if (at.x < 4050 !== next.x < 4050) passed += 1;
       at = next;
       const isIn = (x: number) => at.x > x && at.x < x + 4000 && at.y > 0 && at.y < 4000;
       const inDoor = at.x >= 3990 && at.x <= 4110 && at.y > low && at.y < high;
@@ -84,7 +84,15 @@ test('stairs are climbed to the floor above, and gone down again', () => {
   const up = Object.values(plan.floors).find(({ level }) => level === 1)!.id;
   const more = [
     { kind: 'drawBox', floor: up, a: { x: 0, y: 0 }, b: { x: 8000, y: 5000 } },
-    { kind: 'addStairs', floor: 'ground', form: 'stairs', path: [{ x: 1500, y: 2500 }, { x: 5500, y: 2500 }] },
+    {
+      kind: 'addStairs',
+      floor: 'ground',
+      form: 'stairs',
+      path: [
+        { x: 1500, y: 2500 },
+        { x: 5500, y: 2500 },
+      ],
+    },
   ].reduce<Plan>((each, intent, i) => {
     const result = applyEdit(each, intent as Intent, `s${i}`);
     if (!result.ok) throw new Error(result.reason);

@@ -63,12 +63,8 @@ export default function ViewsPart(_: { floor: DerivedFloor }) {
     return false;
   };
   const stepInside = () => {
-    // where the house is still being raised, as soon as it is there
-    if (!inside && (!house || stand(how.room))) setInside(true);
+    if (!inside && stand(how.room)) setInside(true);
   };
-  useEffect(() => {
-    if (inside && house && !where && !stand(how.room)) setInside(false);
-  });
   const leave = () => {
     gltfOf(plan, option)
       .then((bytes) => download(`${fileName(plan.job.name)}.glb`, 'model/gltf-binary', bytes as BlobPart))
@@ -137,7 +133,7 @@ export default function ViewsPart(_: { floor: DerivedFloor }) {
       <View style={[styles.foot, { backgroundColor: colours.chalk, borderColor: colours.linenDeep }]}>
         <View style={styles.bar} role="group" aria-label="How it is seen">
           <BarButton label="Look at it" chosen={!inside} onPress={() => setInside(false)} />
-          <BarButton label="Step inside" chosen={inside} onPress={stepInside} />
+          <BarButton label="Step inside" chosen={inside} disabled={!house} onPress={stepInside} />
           <View style={styles.grow} />
           <BarIcon icon="download" says="The house as glTF" onPress={leave} />
         </View>

@@ -1,4 +1,5 @@
-import type { Standing } from './walking';
+import type { Walkable } from '@velvet-tape/core/raised';
+import { type Standing, walked } from './walking';
 
 /** What keys and a thumb ask for, each −1 to 1: to turn, to go on, to go aside, to come nearer. */
 export interface Wish {
@@ -7,6 +8,10 @@ export interface Wish {
   readonly side: number;
   readonly nearer: number;
 }
+
+/** Walking, mm/s, and turning, radians/s. */
+const SPEED = 1700;
+const TURNING = 1.6;
 
 const NONE: Wish = { turn: 0, go: 0, side: 0, nearer: 0 };
 
@@ -69,6 +74,18 @@ export class Gait {
       go: held('ArrowUp') - held('ArrowDown'),
       nearer: held('+') - held('-'),
     };
+  }
+
+  /** Walks as is wished for, so many seconds; was there a wish? */
+  step(walkable: Walkable, seconds: number): boolean {
+    if (!this.isMoving()) return false;
+    const { turn, go, side } = this.now();
+    this.heading += turn * seconds * TURNING;
+    const [cos, sin] = [Math.cos(this.heading), Math.sin(this.heading)];
+    const far = seconds * SPEED;
+    if (go !== 0 || side !== 0)
+      this.at = walked(walkable, this.at, (go * cos - side * sin) * far, (go * sin + side * cos) * far);
+    return true;
   }
 
   /** Told whenever something is wished for. */

@@ -4,7 +4,8 @@ import { MathUtils, type PerspectiveCamera, Plane, Vector3 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import type { HouseToDraw } from '../../../../workers/raise.worker';
 import type { Gait } from '../gait';
-import { type Standing, walked } from '../walking';
+import type { Standing } from '../walking';
+import { EyeRig, turnedByDrag, withLens } from './eye-rig';
 import { HouseInSpace, type Shown } from './things';
 
 interface Props {
@@ -136,73 +137,19 @@ function Around({ house, shown, gait }: Pick<Props, 'house' | 'shown' | 'gait'>)
 /** At eye height: a drag turns the head, a thumb or the arrow keys walk. */
 function Inside({ house, eye, gait, moved }: Pick<Props, 'house' | 'gait' | 'moved'> & { readonly eye: number }) {
   const { camera, gl, invalidate, size } = useThree();
-  const { walkable } = house;
+  const rig = useMemo(() => new EyeRig(gait), [gait]);
   useEffect(() => {
     // upright, a phone sees as much up and down as a wide screen does across
-    (camera as PerspectiveCamera).fov = size.width < size.height ? 78 : 62;
-    (camera as PerspectiveCamera).updateProjectionMatrix();
+    const back = withLens(camera as PerspectiveCamera, size.width < size.height ? 78 : 62);
     invalidate();
-    return () => {
-      (camera as PerspectiveCamera).fov = 50;
-      (camera as PerspectiveCamera).updateProjectionMatrix();
-    };
+    return back;
   }, [camera, invalidate, size.width, size.height]);
-  useEffect(() => {
-    const glass = gl.domElement;
-    const held = new Map<number, { x: number; y: number }>();
-    const down = (event: PointerEvent) => {
-      held.set(event.pointerId, { x: event.clientX, y: event.clientY });
-      glass.setPointerCapture(event.pointerId);
-    };
-    const move = (event: PointerEvent) => {
-      const last = held.get(event.pointerId);
-      if (!last) return;
-      gait.look((event.clientX - last.x) / glass.clientHeight, (event.clientY - last.y) / glass.clientHeight);
-      held.set(event.pointerId, { x: event.clientX, y: event.clientY });
-      invalidate();
-    };
-    const up = (event: PointerEvent) => held.delete(event.pointerId);
-    glass.style.touchAction = 'none';
-    glass.addEventListener('pointerdown', down);
-    glass.addEventListener('pointermove', move);
-    glass.addEventListener('pointerup', up);
-    glass.addEventListener('pointercancel', up);
-    return () => {
-      glass.removeEventListener('pointerdown', down);
-      glass.removeEventListener('pointermove', move);
-      glass.removeEventListener('pointerup', up);
-      glass.removeEventListener('pointercancel', up);
-    };
-  }, [gl, gait, invalidate]);
+  useEffect(() => turnedByDrag(gl.domElement, gait), [gl, gait]);
   useEffect(() => gait.heard(invalidate), [gait, invalidate]);
-  const high = useRef<number | null>(null);
   useFrame((_, delta) => {
-    const t = Math.min(delta, 0.3);
-    if (gait.isMoving()) {
-      const { turn, go, side } = gait.now();
-      gait.heading += turn * t * 1.6;
-      const [cos, sin] = [Math.cos(gait.heading), Math.sin(gait.heading)];
-      const [dx, dy] = [(go * cos - side * sin) * t * SPEED, (go * sin + side * cos) * t * SPEED];
-      if (dx !== 0 || dy !== 0) gait.at = walked(walkable, gait.at, dx, dy);
-      moved(gait.at, gait.heading);
-      invalidate();
-    }
-    const { x, y, level } = gait.at;
-    // steps are taken softly
-    const last = high.current ?? level;
-    const now = Math.abs(level - last) > 1200 ? level : last + (level - last) * Math.min(1, t * 9);
-    high.current = now;
-    if (Math.abs(now - level) > 1) invalidate();
-    camera.position.set(x / 1000, (now + eye) / 1000, y / 1000);
-    const flat = Math.cos(gait.pitch);
-    camera.lookAt(
-      x / 1000 + flat * Math.cos(gait.heading),
-      (now + eye) / 1000 + Math.sin(gait.pitch),
-      y / 1000 + flat * Math.sin(gait.heading),
-    );
+    const { goesOn, walks } = rig.frame(camera as PerspectiveCamera, house.walkable, eye, Math.min(delta, 0.3));
+    if (walks) moved(gait.at, gait.heading);
+    if (goesOn) invalidate();
   });
   return null;
 }
-
-/** Walking, mm/s. */
-const SPEED = 1700;
