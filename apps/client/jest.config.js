@@ -13,6 +13,7 @@ const letThrough = [
   'comlink',
   'clipper2-ts',
   'earcut',
+  'three',
   'flatbush',
   'flatqueue',
   'polylabel',

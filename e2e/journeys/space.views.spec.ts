@@ -1,4 +1,6 @@
-import type { Page } from '@playwright/test';
+import { readFile, writeFile } from 'node:fs/promises';
+import type { Download, Page } from '@playwright/test';
+import sharp from 'sharp';
 import { openPlan } from '../attics';
 import { WIDE } from '../browser';
 import { Finger, middleOf } from '../finger';
@@ -19,7 +21,8 @@ test('a house is looked at from outside, floor by floor, cut, and left as a file
   await expect(glass).toBeVisible();
   await look(page, 'v1-look');
   const coming = page.waitForEvent('download');
-  await key(page, 'The house as glTF').tap();
+  await key(page, 'Pictures and files').tap();
+  await page.getByRole('menuitem', { name: 'The house as glTF' }).tap();
   expect((await coming).suggestedFilename()).toBe('Ferry-House.glb');
 
   await page.getByRole('button', { name: 'Which floor is shown. Change.' }).tap();
@@ -97,6 +100,55 @@ test('a thumb on the ring walks through the door into the next room, up to its w
   await page.keyboard.down('ArrowDown');
   await expect(here).toHaveText('Study');
   await page.keyboard.up('ArrowDown');
+});
+
+test('a view is kept, named, its lens typed and stepped through; three vantages become pictures of the size that was asked for', async ({
+  page,
+}) => {
+  await page.goto('/job/ferry-house/views');
+  await key(page, 'Step inside').tap();
+  await key(page, 'Keep this view as a vantage').tap();
+  const vantage = page.getByTestId('vantage');
+  await expect(vantage).toHaveText('Ticket hall');
+  const name = page.getByLabel('Name of the vantage');
+  await name.fill('From the stove');
+  await name.press('Enter');
+  await expect(vantage).toHaveText('From the stove');
+  await page.getByLabel('Lens, mm').fill('240');
+  await page.getByLabel('Lens, mm').press('Enter');
+  await expect(page.getByText(/^A lens has 10 to 200 mm/).first()).toBeVisible();
+  await page.getByLabel('Lens, mm').fill('24');
+  await page.getByLabel('Lens, mm').press('Enter');
+  await look(page, 'p1-kept');
+  await key(page, 'The next vantage').tap();
+  await expect(vantage).toHaveText('The hall, coming in');
+  await look(page, 'p2-hall');
+  await key(page, 'The next vantage').tap();
+  await expect(vantage).toHaveText('Waiting room and bay');
+  await look(page, 'p3-bay');
+  await key(page, 'The next vantage').tap();
+  await look(page, 'p4-kitchen');
+  await key(page, 'The next vantage').tap();
+  await look(page, 'p5-opened');
+
+  // a picture of each, as JPEG, 1280 px wide
+  await key(page, 'Pictures and files').tap();
+  await page.getByRole('menuitem', { name: 'Take a picture' }).tap();
+  await key(page, '16:9').tap();
+  await key(page, 'JPEG').tap();
+  await page.getByRole('button', { name: /^Its longer side/ }).tap();
+  await page.getByRole('menuitem', { name: '1280 px' }).tap();
+  await look(page, 'p6-picture');
+  const came: Download[] = [];
+  page.on('download', (each) => came.push(each));
+  await key(page, 'A picture of each of 5 vantages').tap();
+  await expect.poll(() => came.length).toBe(5);
+  for (const [i, each] of came.entries()) {
+    const bytes = await readFile((await each.path())!);
+    expect(await sharp(bytes).metadata()).toMatchObject({ width: 1280, height: 720, format: 'jpeg' });
+    if (process.env['LOOK']) await writeFile(`/tmp/look/pic${i}.jpg`, bytes);
+  }
+  expect(came.map((each) => each.suggestedFilename())).toContain('Ferry-House-Waiting-room-and-bay.jpg');
 });
 
 test.describe('at a desk', () => {

@@ -12,30 +12,6 @@ const picture = async (page: Page, name: string) => {
   await page.evaluate(() => document.fonts.ready.then(() => undefined));
   await page.screenshot({ path: `../docs/screenshots/${name}.png`, animations: 'disabled' });
 };
-const length = (page: Page, text: string) => page.getByTestId(/^length/).getByText(text, { exact: true });
-
-/** A walk round a room that does not close. */
-async function sketching(page: Page): Promise<void> {
-  const key = (name: string) => page.getByRole('button', { name, exact: true });
-  const sheet = async (tool: string) => {
-    await page.goto('/new');
-    await page.getByText('Start measuring').tap();
-    await page.getByText(/Drag across the sheet/).waitFor();
-    await press(page, tool);
-  };
-  await sheet('Walk round');
-  const type = async (text: string) => {
-    for (const digit of text) await key(digit === '.' ? 'point' : digit).tap();
-    await key('Enter').tap();
-  };
-  await type('4.2');
-  await type('3.1');
-  await key('Left').tap();
-  for (const wall of ['1.25', '2.4', '5.54', '5.5']) await type(wall);
-  await key('Close').tap();
-  await page.getByTestId('walk-closing').waitFor();
-  await picture(page, 'phone-walk');
-}
 
 /** A sketch on its way to a plan gets its true scale. */
 async function overSketch(page: Page, finger: Finger): Promise<void> {
@@ -148,12 +124,6 @@ plain.describe('on a phone', () => {
     for (const key of ['4', 'point', '2', '0']) await page.getByRole('button', { name: key, exact: true }).tap();
     await page.getByTestId('moving-corner').first().waitFor();
     await picture(page, 'phone-tape');
-    await sketching(page);
-    await page.goto('/job/quince-cottage');
-    await length(page, '12′ 6″').waitFor();
-    await finger.tap(await middleOf(length(page, '12′ 6″')));
-    await finger.tap(await middleOf(page.getByTestId('strip-window')));
-    await picture(page, 'phone-window-imperial');
     await page.goto('/job/ferry-house');
     await finger.tap(await middleOf(page.getByTestId(/^name/).getByText('Ticket hall')));
     await page.getByText('Volume').waitFor();
@@ -263,19 +233,5 @@ plain.describe('on a wide screen', () => {
     await page.getByTestId('options-compared').getByText('…').first().waitFor({ state: 'detached' });
     await expect(page.getByTestId('options-compared').getByText('…')).toHaveCount(0);
     await picture(page, 'wide-options');
-  });
-
-  test.describe('in the dark', () => {
-    test.use({ colorScheme: 'dark' });
-
-    test('wide view in the dark', async ({ page }) => {
-      await page.goto('/job/ferry-house');
-      await page
-        .getByRole('button', { name: /^Net store/ })
-        .first()
-        .click();
-      await page.getByText('Volume').waitFor();
-      await picture(page, 'wide-plan-dark');
-    });
   });
 });

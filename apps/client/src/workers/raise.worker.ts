@@ -31,6 +31,7 @@ export interface ThingToDraw {
   readonly key: string;
   readonly part: RaisedPart;
   readonly rooms: readonly Id[];
+  readonly loose: boolean;
   readonly wall: WallPlane | null;
   readonly stamp: string;
   readonly drawn: Drawn | null;
@@ -74,14 +75,14 @@ const raising = {
     const buffers: ArrayBufferLike[] = [];
     const floors = raisedHouse(shown).map((floor): FloorToDraw => ({
       ...floor,
-      things: floor.things.map(({ key, part, rooms, wall, mesh }): ThingToDraw => {
+      things: floor.things.map(({ mesh, name: _, ...thing }): ThingToDraw => {
         const colours = mesh.surfaces.map(({ surface }) => materialOf(surface, shown.pieces).colour).join();
         const stamp = stampOf(mesh, colours);
-        if (sent.has(stamp)) return { key, part, rooms, wall, stamp, drawn: null };
+        if (sent.has(stamp)) return { ...thing, stamp, drawn: null };
         sent.add(stamp);
         const drawn = drawnOf(mesh, shown);
         buffers.push(drawn.positions.buffer, drawn.normals.buffer, drawn.colours.buffer, drawn.edges.buffer);
-        return { key, part, rooms, wall, stamp, drawn };
+        return { ...thing, stamp, drawn };
       }),
     }));
     return transfer({ floors, walkable: walkableOf(shown) }, buffers as ArrayBuffer[]);

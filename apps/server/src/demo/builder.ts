@@ -14,6 +14,7 @@ import {
   type Sheet,
   type StairChange,
   type Value,
+  type VantageView,
   type WallFace,
   applyEdit,
   deriveFloor,
@@ -85,6 +86,16 @@ export class DemoBuilder {
   /** What is to be known of a place, with a line to it. */
   write(text: string, at: Point, to: Point): void {
     this.do({ kind: 'addAnnotation', floor: this.floor, form: 'text', at, to, text });
+  }
+
+  /** A vantage over the floor that is worked on; how high as it is typed. */
+  lookFrom(
+    name: string,
+    view: Pick<VantageView, 'x' | 'y' | 'heading' | 'tilt' | 'lens'> &
+      Partial<Omit<VantageView, 'up'>> & { readonly up: string },
+  ): void {
+    const usual = { floor: this.floor, uprights: false, openSide: false, alone: false, furnished: true };
+    this.do({ kind: 'addVantage', name, view: { ...usual, ...view, up: this.mm(view.up).value } });
   }
 
   sign(sign: SignName, at: Point, turn = 0): void {

@@ -138,6 +138,14 @@ export function ferryHouse(cellar: PictureOnPaper): { id: string; plan: Plan } {
   build.write('Damp to 0.60 m', { x: 5250, y: 6700 }, { x: bottomLeft.x + 350, y: bottomLeft.y - 60 });
   build.sign('double socket', { x: 420, y: 4900 }, 90);
   furnish(build, { waiting, ...upstairs });
+  const inside = { lens: 20, uprights: true, up: '1.60' };
+  build.lookFrom('The hall, coming in', { ...inside, x: 1500, y: 650, heading: 62, tilt: -6 });
+  build.lookFrom('Waiting room and bay', { ...inside, x: 8050, y: 3700, heading: -118, tilt: -7 });
+  build.lookFrom('Keeper’s kitchen', { ...inside, x: 2850, y: 7050, heading: -128, tilt: -10 });
+  build.lookFrom('The house, opened', {
+    ...{ lens: 24, up: '10.00', x: -7500, y: 15_500, heading: -44, tilt: -30 },
+    openSide: true,
+  });
   build.goTo('ground');
   build.sheets('listing plan', 'A3');
   return { id: 'ferry-house', plan: build.plan };

@@ -106,6 +106,8 @@ const STEPS: Record<number, (plan: Loose) => Loose> = {
   }),
   // pieces stand in rooms, in one option or another
   14: (plan) => ({ ...plan, schema: 15, options: {}, pieces: {}, alterations: {}, alterationEnds: {} }),
+  // places one looks from
+  15: (plan) => ({ ...plan, schema: 16, vantages: {} }),
 };
 
 /** In the order they were made, by floor and kind. */

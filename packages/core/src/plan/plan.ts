@@ -40,11 +40,12 @@ export { HATCHES, type Hatch } from './kinds/fields';
 export { ON_NO_FLOOR } from './kinds/kind';
 export type { EitherStand, FreeStand, WallStand } from './kinds/stand';
 export * from './kinds/underlays';
+export * from './kinds/vantages';
 export * from './kinds/walls';
 export * from './values';
 
 /** Version of the document, see migrations. */
-export const SCHEMA_VERSION = 15;
+export const SCHEMA_VERSION = 16;
 
 export type Units = 'metric' | 'imperial';
 

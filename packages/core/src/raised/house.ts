@@ -34,6 +34,8 @@ export interface RaisedThing {
   readonly rooms: readonly Id[];
   /** What it is called in a file. */
   readonly name: string;
+  /** A piece that is not built in. */
+  readonly loose: boolean;
   /** The wall it is, or stands in; null: none. */
   readonly wall: WallPlane | null;
   /** Heights over its floor, mm. */
@@ -89,7 +91,15 @@ export function raisedFloor(plan: Plan, id: Id): RaisedFloor {
   };
   const add = (part: RaisedPart, key: string, name: string, rooms: readonly Id[], mesh: Mesh, wall?: Id) => {
     if (mesh.triangles.length === 0) return;
-    things.push({ part, key: `${part} ${key}`, name, rooms, wall: wall === undefined ? null : planeOf(wall), mesh });
+    things.push({
+      part,
+      key: `${part} ${key}`,
+      name,
+      rooms,
+      loose: false,
+      wall: wall === undefined ? null : planeOf(wall),
+      mesh,
+    });
   };
   const roomsOf = (wall: Id) =>
     (['left', 'right'] as const).flatMap((side) => beside.get(sideKey(wall, side))?.room.room.id ?? []);
@@ -127,7 +137,10 @@ export function raisedFloor(plan: Plan, id: Id): RaisedFloor {
   }
   for (const on of piecesOn(plan.pieces, floor)) {
     const room = floor.rooms.find(({ outline }) => surfaceContains(outline.rings, middleOf(on.ring)));
-    add('pieces', on.piece.id, on.piece.name || on.kind.name, room ? [room.room.id] : [], pieceRaised(on));
+    things.push({
+      ...{ part: 'pieces', key: `pieces ${on.piece.id}`, name: on.piece.name || on.kind.name, loose: !on.piece.fixed },
+      ...{ rooms: room ? [room.room.id] : [], wall: null, mesh: pieceRaised(on) },
+    });
   }
   const highest = Math.max(0, ...floor.rooms.map(({ ceilingHeight }) => ceilingHeight));
   return { floor: id, name: floor.name, elevation: elevationOf(plan, id), height: built ?? highest, things };

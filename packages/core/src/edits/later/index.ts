@@ -15,6 +15,7 @@ import { roofsEdits } from './roofs';
 import { sheetsEdits } from './sheets';
 import { slopesEdits } from './slopes';
 import { stairsEdits } from './stairs';
+import { vantagesEdits } from './vantages';
 import { wallKindEdits } from './wall-kind';
 
 /** Edits whose screens come later than the plan: a client may leave them away till then. */
@@ -35,5 +36,6 @@ export const LATER_EDITS = {
   ...sheetsEdits,
   ...slopesEdits,
   ...stairsEdits,
+  ...vantagesEdits,
   ...wallKindEdits,
 };

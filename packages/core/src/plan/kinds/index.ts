@@ -22,6 +22,7 @@ import { type Slope, slopeKind } from './slopes';
 import { type Solid, solidKind } from './solids';
 import { type Stair, stairKind } from './stairs';
 import { type Underlay, underlayKind } from './underlays';
+import { type Vantage, vantageKind } from './vantages';
 import { type Wall, wallKind } from './walls';
 
 export type { CollectionName, Kind, Move, OnWalls, Reference, Stand, Standing, Together } from './kind';
@@ -52,6 +53,7 @@ export interface Entities {
   readonly looks: NamedLook;
   readonly sheets: Sheet;
   readonly frames: SheetFrame;
+  readonly vantages: Vantage;
 }
 
 export type Collections = { readonly [C in CollectionName]: Collection<Entities[C]> };
@@ -83,6 +85,7 @@ export const KINDS: { readonly [C in CollectionName]: Kind<Entities[C], Collecti
   looks: lookKind,
   sheets: sheetKind,
   frames: frameKind,
+  vantages: vantageKind,
 };
 
 export const COLLECTIONS = Object.keys(KINDS) as readonly CollectionName[];

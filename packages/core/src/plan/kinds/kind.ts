@@ -26,7 +26,8 @@ export type CollectionName =
   | 'alterationEnds'
   | 'looks'
   | 'sheets'
-  | 'frames';
+  | 'frames'
+  | 'vantages';
 
 /** Of pages, which show the house: nothing that follows from a floor depends on them. */
 export const ON_NO_FLOOR = '';

@@ -84,6 +84,7 @@ export {
   stairChecks,
   stepsInWords,
   valueInWords,
+  vantagesInOrder,
   wallsToCarry,
 } from '@velvet-tape/core';
 export { pathData } from '@velvet-tape/formats';

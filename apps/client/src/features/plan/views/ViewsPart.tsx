@@ -1,26 +1,48 @@
 import type { DerivedFloor } from '@velvet-tape/core';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Text, TextInput } from 'react-native-paper';
-import { BarButton, BarIcon } from '../../../ui/BarButton';
+import { Text } from 'react-native-paper';
+import { BarButton } from '../../../ui/BarButton';
 import { Waiting } from '../../../ui/Waiting';
-import { FONTS, TOUCH, useColours } from '../../../ui/theme';
+import { FONTS, useColours } from '../../../ui/theme';
 import { lent } from '../later/lent';
+import { InsideBar } from './bars/InsideBar';
+import { LookBar } from './bars/LookBar';
+import { PictureBar } from './bars/PictureBar';
+import { VantageBar } from './bars/VantageBar';
+import { canDraw } from './can-draw';
 import { Gait } from './gait';
 import { PlanMark } from './PlanMark';
 import { gltfOf, useRaised } from './raising';
 import { Space } from './space/Space';
+import { Studio } from './space/studio';
 import type { Shown } from './space/things';
 import { ThumbPad } from './ThumbPad';
-import { type Standing, floorAt, openWay, roomAt, standIn } from './walking';
+import { useHeldKeys } from './use-held-keys';
+import { backgroundOf, lensOf, posed, shownFrom } from './vantage-view';
+import { type Standing, floorAt, openWay, roomAt, roomsBySize, standIn } from './walking';
 
-const { DropMenu, download, fileName, floorsInOrder, formatLength, parseLength, planActions, selectOption } = lent();
-const { useAppDispatch, useAppSelector } = lent();
+const {
+  DropMenu,
+  download,
+  fileName,
+  planActions,
+  selectOption,
+  store,
+  useAppDispatch,
+  useAppSelector,
+  vantagesInOrder,
+} = lent();
 
 /** Eyes of somebody who stands, mm (common practice, no source). */
 const STANDING_EYE = 1600;
+/** What one sees of a room without turning the head, mm on a film of 36 × 24 mm. */
+const USUAL_LENS = { mm: 20, uprights: false };
 
-/** The house raised: looked at from outside, or stepped into. */
+/** How one looks at the house: from outside, from where one walks, from a vantage that is kept. */
+type Mode = 'outside' | 'inside' | 'vantage';
+
+/** The house raised: looked at from outside, stepped into, seen from its vantages. */
 export default function ViewsPart(_: { floor: DerivedFloor }) {
   const dispatch = useAppDispatch();
   const colours = useColours();
@@ -28,31 +50,37 @@ export default function ViewsPart(_: { floor: DerivedFloor }) {
   const option = useAppSelector(selectOption);
   const chosenRoom = useAppSelector(({ plan: { selection } }) => (selection.kind === 'room' ? selection.id : null));
   const left = useAppSelector((state) => state.plan.choices.left);
-  const { units } = plan.job;
   const { house, failed } = useRaised(plan, option);
   const [gait] = useState(() => new Gait());
+  const [studio] = useState(() => new Studio());
+  const [mode, setMode] = useState<Mode>('outside');
   const [how, setHow] = useState<Omit<Shown, 'inside'>>({
-    ...{ floor: null, room: chosenRoom, openSide: true, seeThrough: false, apart: false },
+    ...{ floor: null, room: chosenRoom, openSide: true, seeThrough: false, apart: false, furnished: true },
   });
-  const [inside, setInside] = useState(false);
   const [eye, setEye] = useState(STANDING_EYE);
   const [cut, setCut] = useState<number | null>(null);
   const [where, setWhere] = useState<{ at: Standing; heading: number } | null>(null);
+  const [from, setFrom] = useState<string | null>(null);
+  const [picturing, setPicturing] = useState(false);
   const glass = useRef<View>(null);
-  const has3d = canDraw();
-  const change = (to: Partial<typeof how>) => setHow({ ...how, ...to });
-  const shown = useMemo(
-    (): Shown => ({ ...how, ...(inside && { floor: null, room: null, apart: false, seeThrough: false }), inside }),
-    [how, inside],
-  );
-  useKeys(glass, gait);
+  const vantages = vantagesInOrder(plan);
+  const vantage = mode === 'vantage' ? (vantages.find(({ id }) => id === from) ?? null) : null;
+  const shown = useMemo((): Shown => {
+    if (vantage) return shownFrom(vantage);
+    if (mode === 'outside') return { ...how, inside: false };
+    return { ...how, floor: null, room: null, apart: false, seeThrough: false, inside: true };
+  }, [how, mode, vantage]);
+  const seenFrom = useMemo(() => {
+    if (vantage) return { eye: vantage.up, lens: lensOf(vantage) };
+    return mode === 'inside' ? { eye, lens: USUAL_LENS } : null;
+  }, [mode, vantage, eye]);
+  useHeldKeys(glass, gait);
 
   const say = (text: string) => dispatch(planActions.said({ text, tone: 'refused' }));
   const stand = (room: string | null): boolean => {
     if (!house) return false;
     const { walkable } = house;
-    const rooms = [room, ...largestFirst(walkable.floors.flatMap((floor) => floor.rooms))].filter((id) => id !== null);
-    for (const id of rooms) {
+    for (const id of [...(room ? [room] : []), ...roomsBySize(walkable)]) {
       const at = standIn(walkable, id);
       if (!at) continue;
       gait.stand(at, openWay(walkable, at));
@@ -63,23 +91,23 @@ export default function ViewsPart(_: { floor: DerivedFloor }) {
     return false;
   };
   const stepInside = () => {
-    if (!inside && stand(how.room)) setInside(true);
+    if (mode !== 'inside' && stand(how.room)) setMode('inside');
+  };
+  const goTo = (id: string) => {
+    // one that was kept just now is in the plan, not on the screen yet
+    const to = store.getState().plan.plan?.vantages[id];
+    if (!house || !to) return;
+    gait.stand(...posed(to, house.walkable));
+    setFrom(id);
+    setMode('vantage');
   };
   const leave = () => {
     gltfOf(plan, option)
       .then((bytes) => download(`${fileName(plan.job.name)}.glb`, 'model/gltf-binary', bytes as BlobPart))
       .catch(() => say('The file could not be made. Load the page again, then try once more.'));
   };
-  const typed = (text: string, keep: (mm: number) => void): void => {
-    const read = parseLength(text, units === 'metric' ? 'm' : 'ft');
-    if (read.ok) keep(read.mm);
-    else say(read.reason);
-  };
-  const here = inside && where && house ? roomAt(house.walkable, where.at) : null;
-  const rooms = house?.walkable.floors.filter(({ floor }) => how.floor === null || floor === how.floor) ?? [];
-  const roomName = rooms.flatMap((floor) => floor.rooms).find(({ room }) => room === how.room)?.name;
+  const inside = mode === 'inside' && house !== null && where !== null;
   const empty = house !== null && house.floors.every(({ things }) => things.length === 0);
-  const floors = floorsInOrder(plan);
   return (
     <View testID="views" accessibilityLabel="Views" style={styles.part}>
       <View
@@ -88,13 +116,9 @@ export default function ViewsPart(_: { floor: DerivedFloor }) {
         tabIndex={0}
         role={'application' as 'none'}
         testID="space"
-        aria-label={
-          inside
-            ? 'Inside the house. Arrow keys walk and turn, with Shift to the side.'
-            : 'The house. Arrow keys turn it, plus and minus come nearer.'
-        }
+        aria-label={HOW_TO[mode]}
       >
-        {!has3d ? (
+        {!canDraw() ? (
           <Words text="This browser draws nothing in space: WebGL is off, or there is none. The plan, its sheets and the glTF file are there all the same." />
         ) : failed ? (
           <Words text="The house could not be raised here. Without a connection what does it may not be on the device yet." />
@@ -106,20 +130,17 @@ export default function ViewsPart(_: { floor: DerivedFloor }) {
           <Space
             house={house}
             shown={shown}
-            cut={cut}
-            inside={inside ? { eye } : null}
+            cut={mode === 'outside' ? cut : null}
+            from={seenFrom}
             gait={gait}
             moved={(at, heading) => setWhere({ at, heading })}
-            background={inside ? '#E9EEF0' : colours.sheet}
+            background={backgroundOf(shown, colours.sheet)}
+            studio={studio}
           />
         )}
-        {inside && where && house && (
+        {inside && (
           <>
-            <View style={[styles.caption, { backgroundColor: colours.velvet }]} role="status" testID="standing-in">
-              <Text style={[styles.captionText, { color: colours.onVelvet }]}>
-                {here ? here.name : 'Between rooms'}
-              </Text>
-            </View>
+            <Caption text={roomAt(house.walkable, where.at)?.name ?? 'Between rooms'} testID="standing-in" />
             <PlanMark
               walkable={house.walkable}
               where={where}
@@ -129,152 +150,78 @@ export default function ViewsPart(_: { floor: DerivedFloor }) {
             <ThumbPad gait={gait} left={left} />
           </>
         )}
+        {vantage && <Caption text={vantage.name} testID="vantage" />}
       </View>
       <View style={[styles.foot, { backgroundColor: colours.chalk, borderColor: colours.linenDeep }]}>
         <View style={styles.bar} role="group" aria-label="How it is seen">
-          <BarButton label="Look at it" chosen={!inside} onPress={() => setInside(false)} />
-          <BarButton label="Step inside" chosen={inside} disabled={!house} onPress={stepInside} />
-          <View style={styles.grow} />
-          <BarIcon icon="download" says="The house as glTF" onPress={leave} />
-        </View>
-        {inside ? (
-          <View style={styles.bar}>
-            <Typed
-              label="Height of the eyes"
-              value={formatLength(eye, units)}
-              keep={(text) =>
-                typed(text, (mm) =>
-                  mm >= 300 && mm <= 2500 ? setEye(mm) : say('Eyes are between 0.30 m and 2.50 m over the floor.'),
-                )
-              }
-            />
-            <Text style={[styles.words, { color: colours.inkSoft }]}>
-              Drag to look round. The ring walks; so do the arrow keys.
-            </Text>
-          </View>
-        ) : (
-          <View style={styles.bar}>
-            {floors.length > 1 && (
-              <DropMenu
-                icon="menu-down"
-                label={floors.find(({ id }) => id === how.floor)?.name ?? 'All floors'}
-                says="Which floor is shown. Change."
-                entries={[
-                  {
-                    title: 'All floors',
-                    icon: how.floor === null ? 'check' : 'blank',
-                    onPress: () => change({ floor: null, room: null }),
-                  },
-                  ...floors.map(({ id, name }) => ({
-                    title: name,
-                    icon: how.floor === id ? 'check' : 'blank',
-                    onPress: () => change({ floor: id, room: null }),
-                  })),
-                ]}
-              />
-            )}
-            <DropMenu
-              icon="menu-down"
-              label={roomName ?? 'All rooms'}
-              says="Which room is shown. Change."
-              entries={[
-                {
-                  title: 'All rooms',
-                  icon: how.room === null ? 'check' : 'blank',
-                  onPress: () => change({ room: null }),
-                },
-                ...rooms.flatMap((floor) =>
-                  floor.rooms.map(({ room, name }) => ({
-                    title: name,
-                    icon: how.room === room ? 'check' : 'blank',
-                    onPress: () => change({ room }),
-                  })),
-                ),
-              ]}
-            />
-            <BarButton label="Open side" chosen={how.openSide} onPress={() => change({ openSide: !how.openSide })} />
+          <BarButton label="Look at it" chosen={mode === 'outside'} onPress={() => setMode('outside')} />
+          <BarButton label="Step inside" chosen={mode === 'inside'} disabled={!house} onPress={stepInside} />
+          {vantages.length > 0 && (
             <BarButton
-              label="See through"
-              says="See through walls"
-              chosen={how.seeThrough}
-              onPress={() => change({ seeThrough: !how.seeThrough })}
+              label="Vantages"
+              chosen={mode === 'vantage'}
+              disabled={!house}
+              onPress={() => goTo(from ?? vantages[0]!.id)}
             />
-            {floors.length > 1 && how.floor === null && (
-              <BarButton
-                label="Apart"
-                says="Floors drawn apart"
-                chosen={how.apart}
-                onPress={() => change({ apart: !how.apart })}
-              />
-            )}
-            <Typed
-              key={String(cut)}
-              label="Cut at"
-              value={cut === null ? '' : formatLength(cut, units)}
-              keep={(text) => {
-                if (text.trim() === '') setCut(null);
-                else
-                  typed(text, (mm) =>
-                    mm <= 20_000 ? setCut(mm) : say('That is higher than any floor. Check the unit.'),
-                  );
-              }}
-            />
-          </View>
+          )}
+          <View style={styles.grow} />
+          <DropMenu
+            icon="download"
+            says="Pictures and files"
+            entries={[
+              { title: 'Take a picture', icon: 'camera-outline', onPress: () => setPicturing(true) },
+              { title: 'The house as glTF', icon: 'cube-outline', onPress: leave },
+            ]}
+          />
+        </View>
+        {picturing && house ? (
+          <PictureBar
+            house={house}
+            studio={studio}
+            now={{ pose: () => gait.seen, lens: seenFrom?.lens ?? null, shown }}
+            called={vantage?.name ?? null}
+            close={() => setPicturing(false)}
+          />
+        ) : vantage ? (
+          <VantageBar vantage={vantage} goTo={goTo} now={() => gait.seen} left={() => setMode('outside')} />
+        ) : mode === 'inside' ? (
+          <InsideBar
+            eye={eye}
+            setEye={setEye}
+            how={shown}
+            setHow={(to) => setHow({ ...how, ...to })}
+            now={() => gait.seen}
+            kept={goTo}
+          />
+        ) : (
+          <LookBar
+            house={house}
+            how={how}
+            setHow={(to) => setHow({ ...how, ...to })}
+            cut={cut}
+            setCut={setCut}
+            now={() => gait.seen}
+            kept={goTo}
+          />
         )}
       </View>
     </View>
   );
 }
 
-const largestFirst = (
-  rooms: readonly { readonly room: string; readonly rings: readonly (readonly { x: number; y: number }[])[] }[],
-): string[] =>
-  [...rooms]
-    .map(({ room, rings }) => ({ room, size: sizeOf(rings[0] ?? []) }))
-    .sort((a, b) => b.size - a.size)
-    .map(({ room }) => room);
-
-const sizeOf = (ring: readonly { x: number; y: number }[]): number => {
-  const [xs, ys] = [ring.map(({ x }) => x), ring.map(({ y }) => y)];
-  return (Math.max(...xs) - Math.min(...xs)) * (Math.max(...ys) - Math.min(...ys));
+const HOW_TO: Record<Mode, string> = {
+  outside: 'The house. Arrow keys turn it, plus and minus come nearer.',
+  inside: 'Inside the house. Arrow keys walk and turn, with Shift to the side.',
+  vantage: 'The house from a vantage. Arrow keys turn and walk from there.',
 };
 
-let drawn: boolean | null = null;
-
-/** Can this browser draw in space? Asked once: a browser gives only so many glasses to draw on. */
-function canDraw(): boolean {
-  if (drawn === null) {
-    const glass = document.createElement('canvas').getContext('webgl2');
-    drawn = glass !== null;
-    glass?.getExtension('WEBGL_lose_context')?.loseContext();
-  }
-  return drawn;
-}
-
-const KEYS = ['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight', '+', '-', 'Shift'];
-
-/** Keys that are held while the view has the focus. */
-function useKeys(glass: React.RefObject<View | null>, gait: Gait): void {
-  useEffect(() => {
-    const element = glass.current as unknown as HTMLElement | null;
-    if (!element) return undefined;
-    const down = (event: KeyboardEvent) => {
-      if (!KEYS.includes(event.key)) return;
-      event.preventDefault();
-      event.stopPropagation();
-      gait.press(event.key);
-    };
-    const up = (event: KeyboardEvent) => gait.release(event.key);
-    const rest = () => gait.rest();
-    element.addEventListener('keydown', down);
-    element.addEventListener('keyup', up);
-    element.addEventListener('blur', rest);
-    return () => {
-      element.removeEventListener('keydown', down);
-      element.removeEventListener('keyup', up);
-      element.removeEventListener('blur', rest);
-    };
-  }, [glass, gait]);
+function Caption({ text, testID }: { text: string; testID: string }) {
+  const colours = useColours();
+  return (
+    <View style={[styles.caption, { backgroundColor: colours.velvet }]} role="status" testID={testID}>
+      <Text style={[styles.captionText, { color: colours.onVelvet }]}>{text}</Text>
+    </View>
+  );
 }
 
 function Words({ text }: { text: string }) {
@@ -286,31 +233,12 @@ function Words({ text }: { text: string }) {
   );
 }
 
-function Typed({ label, value, keep }: { label: string; value: string; keep(text: string): void }) {
-  const [text, setText] = useState(value);
-  return (
-    <TextInput
-      mode="outlined"
-      dense
-      label={label}
-      accessibilityLabel={label}
-      value={text}
-      onChangeText={setText}
-      onBlur={() => text !== value && keep(text)}
-      onSubmitEditing={() => keep(text)}
-      style={styles.typed}
-    />
-  );
-}
-
 const styles = StyleSheet.create({
   part: { flex: 1, minHeight: 0 },
   glass: { flex: 1, minHeight: 0, overflow: 'hidden' },
   foot: { borderTopWidth: 1, paddingTop: 8, gap: 6, paddingBottom: 6 },
   bar: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 6, paddingHorizontal: 8 },
   grow: { flex: 1 },
-  typed: { width: 124, height: TOUCH - 4, fontFamily: FONTS.sans },
-  words: { flex: 1, minWidth: 180, fontSize: 14, lineHeight: 18 },
   caption: { position: 'absolute', top: 10, left: 10, borderRadius: 12, paddingHorizontal: 14, paddingVertical: 6 },
   captionText: { fontFamily: FONTS.serif, fontSize: 16 },
   empty: { flex: 1, alignItems: 'center', justifyContent: 'center', padding: 30 },

@@ -1,6 +1,15 @@
 import type { Walkable } from '@velvet-tape/core/raised';
 import { type Standing, walked } from './walking';
 
+/** Eyes at a place of the sheet, so high over the ground floor, looking that way. mm, radians. */
+export interface Pose {
+  readonly x: number;
+  readonly y: number;
+  readonly z: number;
+  readonly heading: number;
+  readonly pitch: number;
+}
+
 /** What keys and a thumb ask for, each −1 to 1: to turn, to go on, to go aside, to come nearer. */
 export interface Wish {
   readonly turn: number;
@@ -22,16 +31,23 @@ export class Gait {
   heading = 0;
   /** Up is positive, radians. */
   pitch = 0;
+  /** Where the eyes are now, whichever way one looks at the house: mm, radians. */
+  seen: Pose = { x: 0, y: 0, z: 0, heading: 0, pitch: 0 };
   private readonly keys = new Set<string>();
   private thumb: { readonly side: number; readonly go: number } | null = null;
   private readonly listeners = new Set<() => void>();
 
   /** Put down somewhere, looking that way. */
-  stand(at: Standing, heading: number): void {
+  stand(at: Standing, heading: number, pitch = -0.06): void {
     this.at = at;
     this.heading = heading;
-    this.pitch = -0.06;
+    this.pitch = pitch;
     this.tell();
+  }
+
+  /** The eyes are there now. */
+  sees(pose: Pose): void {
+    this.seen = pose;
   }
 
   /** A drag over so much of the height of the glass: the view goes with the finger. */

@@ -1,6 +1,6 @@
 import type { Plan } from '@velvet-tape/core';
 import type { Remote } from 'comlink';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import type { HouseToDraw, Raising } from '../../../workers/raise.worker';
 import { lent } from '../later/lent';
 
@@ -25,6 +25,7 @@ function raisingWorker(): Promise<Remote<Raising>> {
 }
 
 export function stopRaising(): void {
+  shows(null);
   running?.worker.terminate();
   running = null;
   there = null;
@@ -38,6 +39,23 @@ async function bring(plan: Plan): Promise<Remote<Raising>> {
   else await remote.change(changeBetween(there, plan));
   there = plan;
   return remote;
+}
+
+/** The house that is on the screen. */
+let onScreen: HouseToDraw | null = null;
+const listeners = new Set<() => void>();
+export const useHouse = (): HouseToDraw | null =>
+  useSyncExternalStore(
+    (heard) => {
+      listeners.add(heard);
+      return () => listeners.delete(heard);
+    },
+    () => onScreen,
+  );
+
+function shows(house: HouseToDraw | null): void {
+  onScreen = house;
+  listeners.forEach((heard) => heard());
 }
 
 export interface RaisedNow {
@@ -60,7 +78,9 @@ export function useRaised(plan: Plan, option: string | null): RaisedNow {
         made = wanted.current;
         const remote = await bring(made.plan);
         const house = await remote.raise(made.option);
-        if (!gone) setNow({ house, failed: false });
+        if (gone) return;
+        shows(house);
+        setNow({ house, failed: false });
       }
     };
     make()

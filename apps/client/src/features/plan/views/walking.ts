@@ -102,3 +102,17 @@ export function openWay(walkable: Walkable, { x, y, level }: Standing): number {
   }
   return best.way;
 }
+
+/** The rooms of the house by their size, the largest first. */
+export const roomsBySize = ({ floors }: Walkable): string[] =>
+  floors
+    .flatMap(({ rooms }) => rooms)
+    .map(({ room, rings }) => ({ room, size: sizeOf(rings[0] ?? []) }))
+    .sort((a, b) => b.size - a.size)
+    .map(({ room }) => room);
+
+/** Of the box round it. */
+const sizeOf = (ring: Ring): number => {
+  const [xs, ys] = [ring.map(({ x }) => x), ring.map(({ y }) => y)];
+  return (Math.max(...xs) - Math.min(...xs)) * (Math.max(...ys) - Math.min(...ys));
+};

@@ -1,46 +1,51 @@
 import { Canvas, useFrame, useThree } from '@react-three/fiber';
 import { useEffect, useMemo, useRef } from 'react';
-import { MathUtils, type PerspectiveCamera, Plane, Vector3 } from 'three';
+import { type Camera, MathUtils, type PerspectiveCamera, Plane, Vector3 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import type { HouseToDraw } from '../../../../workers/raise.worker';
-import type { Gait } from '../gait';
+import type { Gait, Pose } from '../gait';
 import type { Standing } from '../walking';
-import { EyeRig, turnedByDrag, withLens } from './eye-rig';
+import { EyeRig, turnedByDrag } from './eye-rig';
+import type { Lens } from './lens';
+import type { Studio } from './studio';
 import { HouseInSpace, type Shown } from './things';
+
+interface From {
+  readonly eye: number;
+  readonly lens: Lens;
+}
 
 interface Props {
   readonly house: HouseToDraw;
   readonly shown: Shown;
   /** Cut at so much over the floor that is shown, or the lowest, mm; null: not at all. */
   readonly cut: number | null;
-  /** Standing somewhere and looking out of eyes so high; null: from outside. */
-  readonly inside: { readonly eye: number } | null;
+  /** Standing somewhere and looking out of eyes so high, through a lens; null: from outside. */
+  readonly from: From | null;
   readonly gait: Gait;
   /** Where one has come to. */
   moved(at: Standing, heading: number): void;
   readonly background: string;
+  readonly studio: Studio;
 }
 
 /** The house in space. */
-export function Space({ house, shown, cut, inside, gait, moved, background }: Props) {
+export function Space({ house, shown, cut, from, gait, moved, background, studio }: Props) {
   return (
     <Canvas
       frameloop="demand"
       flat
       dpr={[1, 2]}
-      camera={{ fov: 50, near: 0.05, far: 300 }}
+      camera={{ fov: FROM_OUTSIDE, near: 0.05, far: 300 }}
       gl={{ antialias: true, localClippingEnabled: true } as object}
       onCreated={({ gl }) => {
         gl.localClippingEnabled = true;
       }}
     >
       <color attach="background" args={[background]} />
-      <hemisphereLight args={inside ? ['#fffefb', '#f4ecdf', 2.35] : ['#ffffff', '#dccdb9', 2.1]} />
-      <directionalLight position={[-6, 7, 3]} intensity={inside ? 0.75 : 1.1} />
-      <directionalLight position={[3, 3, -7]} intensity={inside ? 0.35 : 0.4} />
-      <House house={house} shown={shown} cut={cut} />
-      {inside ? (
-        <Inside house={house} eye={inside.eye} gait={gait} moved={moved} />
+      <House house={house} shown={shown} cut={cut} studio={studio} />
+      {from ? (
+        <Inside house={house} from={from} gait={gait} moved={moved} />
       ) : (
         <Around house={house} shown={shown} gait={gait} />
       )}
@@ -48,7 +53,7 @@ export function Space({ house, shown, cut, inside, gait, moved, background }: Pr
   );
 }
 
-function House({ house, shown, cut }: Pick<Props, 'house' | 'shown' | 'cut'>) {
+function House({ house, shown, cut, studio }: Pick<Props, 'house' | 'shown' | 'cut' | 'studio'>) {
   const space = useMemo(() => new HouseInSpace(), []);
   const invalidate = useThree((state) => state.invalidate);
   useEffect(() => () => space.dispose(), [space]);
@@ -63,7 +68,34 @@ function House({ house, shown, cut }: Pick<Props, 'house' | 'shown' | 'cut'>) {
     invalidate();
   }, [space, house, cut, shown, invalidate]);
   useFrame(({ camera }) => space.show(house, shown, camera.position));
-  return <primitive object={space.root} />;
+  return (
+    <>
+      <primitive object={space.root} />
+      <ForPictures house={house} studio={studio} space={space} />
+    </>
+  );
+}
+
+/** Which walls are near is told by where the eyes are in this very frame. */
+const BEFORE_THE_HOUSE = -1;
+
+/** What is seen up and down from outside, degrees. */
+const FROM_OUTSIDE = 50;
+
+function ofFov(camera: PerspectiveCamera, degrees: number): PerspectiveCamera {
+  camera.fov = degrees;
+  camera.updateProjectionMatrix();
+  return camera;
+}
+
+/** Where a camera is and looks, as a place of the sheet. */
+function poseOf(camera: Camera): Pose {
+  const d = camera.getWorldDirection(new Vector3());
+  const { x, y, z } = camera.position;
+  return {
+    ...{ x: 1000 * x, y: 1000 * z, z: 1000 * y },
+    ...{ heading: Math.atan2(d.z, d.x), pitch: Math.asin(Math.min(1, Math.max(-1, d.y))) },
+  };
 }
 
 /** What is looked at: its middle and how far it reaches, metres. */
@@ -106,10 +138,10 @@ function Around({ house, shown, gait }: Pick<Props, 'house' | 'shown' | 'gait'>)
     const made = controls.current;
     if (!made) return;
     const { middle, radius } = extentOf(house, shown);
-    const lens = camera as PerspectiveCamera;
+    const lens = ofFov(camera as PerspectiveCamera, FROM_OUTSIDE);
     const across = 2 * Math.atan(Math.tan(MathUtils.degToRad(lens.fov) / 2) * Math.min(1, size.width / size.height));
     const away = radius / Math.sin(across / 2);
-    const from = new Vector3(-0.5, 0.75, 0.75).normalize().multiplyScalar(0.92 * away);
+    const from = new Vector3(-0.5, 0.75, 0.75).normalize().multiplyScalar(away);
     camera.position.copy(middle).add(from);
     made.target.copy(middle);
     made.update();
@@ -119,6 +151,7 @@ function Around({ house, shown, gait }: Pick<Props, 'house' | 'shown' | 'gait'>)
   }, [camera, invalidate, floor, room, apart, rooms, size.width, size.height]);
   useFrame((_, delta) => {
     const made = controls.current;
+    gait.sees(poseOf(camera));
     if (!made || !gait.isMoving()) return;
     const { turn, go, nearer } = gait.now();
     const off = camera.position.clone().sub(made.target);
@@ -130,26 +163,32 @@ function Around({ house, shown, gait }: Pick<Props, 'house' | 'shown' | 'gait'>)
     camera.position.copy(made.target).add(off);
     made.update();
     invalidate();
-  });
+  }, BEFORE_THE_HOUSE);
   return null;
 }
 
 /** At eye height: a drag turns the head, a thumb or the arrow keys walk. */
-function Inside({ house, eye, gait, moved }: Pick<Props, 'house' | 'gait' | 'moved'> & { readonly eye: number }) {
-  const { camera, gl, invalidate, size } = useThree();
+function Inside({ house, from, gait, moved }: Pick<Props, 'house' | 'gait' | 'moved'> & { readonly from: From }) {
+  const { camera, gl, invalidate } = useThree();
   const rig = useMemo(() => new EyeRig(gait), [gait]);
-  useEffect(() => {
-    // upright, a phone sees as much up and down as a wide screen does across
-    const back = withLens(camera as PerspectiveCamera, size.width < size.height ? 78 : 62);
-    invalidate();
-    return back;
-  }, [camera, invalidate, size.width, size.height]);
   useEffect(() => turnedByDrag(gl.domElement, gait), [gl, gait]);
   useEffect(() => gait.heard(invalidate), [gait, invalidate]);
+  useEffect(() => invalidate(), [from, invalidate]);
   useFrame((_, delta) => {
-    const { goesOn, walks } = rig.frame(camera as PerspectiveCamera, house.walkable, eye, Math.min(delta, 0.3));
+    const seconds = Math.min(delta, 0.3);
+    const { goesOn, walks } = rig.frame(camera as PerspectiveCamera, house.walkable, { ...from, seconds });
     if (walks) moved(gait.at, gait.heading);
     if (goesOn) invalidate();
-  });
+  }, BEFORE_THE_HOUSE);
+  return null;
+}
+
+/** Gives the studio what pictures are taken of. */
+function ForPictures({ house, studio, space }: Pick<Props, 'house' | 'studio'> & { readonly space: HouseInSpace }) {
+  const { scene, invalidate } = useThree();
+  useEffect(() => {
+    studio.open({ scene, space, house, again: invalidate });
+    return () => studio.open(null);
+  }, [studio, scene, space, house, invalidate]);
   return null;
 }

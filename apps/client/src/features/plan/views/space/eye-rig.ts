@@ -1,6 +1,7 @@
 import type { Walkable } from '@velvet-tape/core/raised';
 import type { PerspectiveCamera } from 'three';
 import type { Gait } from '../gait';
+import { type Lens, lookFrom } from './lens';
 
 /** Farther than a step: one was put somewhere else, mm. */
 const LEAP = 1200;
@@ -15,36 +16,18 @@ export class EyeRig {
   frame(
     camera: PerspectiveCamera,
     walkable: Walkable,
-    eye: number,
-    seconds: number,
+    { eye, lens, seconds }: { readonly eye: number; readonly lens: Lens; readonly seconds: number },
   ): { goesOn: boolean; walks: boolean } {
     const { gait } = this;
     const walks = gait.step(walkable, seconds);
-    const { x, y, level } = gait.at;
+    const { level } = gait.at;
     const last = this.high ?? level;
     const now = Math.abs(level - last) > LEAP ? level : last + (level - last) * Math.min(1, seconds * 9);
     this.high = now;
-    const up = (now + eye) / 1000;
-    const flat = Math.cos(gait.pitch);
-    camera.position.set(x / 1000, up, y / 1000);
-    camera.lookAt(
-      x / 1000 + flat * Math.cos(gait.heading),
-      up + Math.sin(gait.pitch),
-      y / 1000 + flat * Math.sin(gait.heading),
-    );
+    gait.seen = { x: gait.at.x, y: gait.at.y, z: now + eye, heading: gait.heading, pitch: gait.pitch };
+    lookFrom(camera, gait.seen, lens);
     return { goesOn: walks || Math.abs(now - level) > 1, walks };
   }
-}
-
-/** Looks through a lens that sees so many degrees up and down; what is given back puts the one before in again. */
-export function withLens(camera: PerspectiveCamera, degrees: number): () => void {
-  const before = camera.fov;
-  const put = (fov: number) => {
-    camera.fov = fov;
-    camera.updateProjectionMatrix();
-  };
-  put(degrees);
-  return () => put(before);
 }
 
 /** A finger that is drawn over the glass turns the head. */

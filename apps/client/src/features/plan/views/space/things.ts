@@ -1,9 +1,12 @@
 import {
   BufferAttribute,
   BufferGeometry,
+  Color,
+  DirectionalLight,
   DoubleSide,
   FrontSide,
   Group,
+  HemisphereLight,
   LineBasicMaterial,
   LineSegments,
   Mesh,
@@ -22,8 +25,32 @@ export interface Shown {
   readonly seeThrough: boolean;
   /** Floors are drawn apart. */
   readonly apart: boolean;
+  /** With what stands loose in the rooms. */
+  readonly furnished: boolean;
   /** From inside: everything is there, ceilings too. */
   readonly inside: boolean;
+}
+
+/** Even light from all round, a little more from one side, so that walls differ; within rooms it comes back from floor and walls. */
+class LightOfHouse {
+  readonly root = new Group();
+  private readonly sky = new HemisphereLight();
+  private readonly key = new DirectionalLight('#ffffff');
+  private readonly fill = new DirectionalLight('#ffffff');
+
+  constructor() {
+    this.key.position.set(-6, 7, 3);
+    this.fill.position.set(3, 3, -7);
+    this.root.add(this.sky, this.key, this.fill);
+  }
+
+  be(inside: boolean): void {
+    this.sky.color = new Color(inside ? '#fffefb' : '#ffffff');
+    this.sky.groundColor = new Color(inside ? '#f4ecdf' : '#dccdb9');
+    this.sky.intensity = inside ? 2.35 : 2.1;
+    this.key.intensity = inside ? 0.75 : 1.1;
+    this.fill.intensity = inside ? 0.35 : 0.4;
+  }
 }
 
 /** What is solid is seen from outside only; where it is cut open one looks at the back of its faces, and they are drawn as what is cut is on a plan. */
@@ -74,8 +101,13 @@ export class HouseInSpace {
     opacity: 0.3,
     depthWrite: false,
   });
+  private readonly light = new LightOfHouse();
   private readonly ink = new LineBasicMaterial({ color: '#3A1D3F', transparent: true, opacity: 0.55 });
   private readonly pale = new LineBasicMaterial({ color: '#3A1D3F', transparent: true, opacity: 0.22 });
+
+  constructor() {
+    this.root.add(this.light.root);
+  }
 
   /** Takes on what is there now. */
   take(house: HouseToDraw): void {
@@ -125,6 +157,7 @@ export class HouseInSpace {
 
   /** Shows what is to show, seen from a place of the sheet; metres. What lies towards who looks is lifted away. */
   show(house: HouseToDraw, shown: Shown, eye: { readonly x: number; readonly y: number; readonly z: number }): void {
+    this.light.be(shown.inside);
     house.floors.forEach((floor, i) => {
       const on = shown.floor === null || shown.floor === floor.floor;
       const lift = shown.apart && shown.floor === null ? (i * APART) / 1000 : 0;
@@ -137,7 +170,7 @@ export class HouseInSpace {
         group.position.y = up;
         const near = shown.openSide && !shown.inside && isNear(thing, shown, eye);
         const lid = thing.part === 'ceilings' && !shown.inside && shown.openSide && !(covered && !near);
-        group.visible = on && isOf(thing, shown) && !lid;
+        group.visible = on && isOf(thing, shown) && !lid && (shown.furnished || !thing.loose);
         // of what is lifted away its edges stay
         solid.visible = !near;
         if (lines) {

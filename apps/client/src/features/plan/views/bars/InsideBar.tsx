@@ -1,0 +1,54 @@
+import { StyleSheet } from 'react-native';
+import { Text } from 'react-native-paper';
+import { BarButton } from '../../../../ui/BarButton';
+import { useColours } from '../../../../ui/theme';
+import type { Pose } from '../gait';
+import type { Shown } from '../space/things';
+import { useLengths } from '../use-lengths';
+import { Bar } from './Bar';
+import { KeepView } from './KeepView';
+import { Typed } from './Typed';
+
+/** Eyes of a small child, and of somebody on a ladder, mm. */
+const EYES = { lowest: 300, highest: 2500 };
+
+/** How one walks in the house. */
+export function InsideBar({
+  eye,
+  setEye,
+  how,
+  setHow,
+  now,
+  kept,
+}: {
+  eye: number;
+  setEye(mm: number): void;
+  how: Shown;
+  setHow(to: Partial<Omit<Shown, 'inside'>>): void;
+  now(): Pose;
+  kept(id: string): void;
+}) {
+  const colours = useColours();
+  const { written, typed, say } = useLengths();
+  const keep = (mm: number) => {
+    if (mm >= EYES.lowest && mm <= EYES.highest) setEye(mm);
+    else say(`Eyes are between ${written(EYES.lowest)} and ${written(EYES.highest)} over the floor.`);
+  };
+  return (
+    <Bar>
+      <Typed key={eye} label="Height of the eyes" value={written(eye)} keep={(text) => typed(text, keep)} />
+      <BarButton
+        label="Furnished"
+        says="With what stands loose in the rooms"
+        chosen={how.furnished}
+        onPress={() => setHow({ furnished: !how.furnished })}
+      />
+      <KeepView now={now} shown={how} outside={false} kept={kept} />
+      <Text style={[styles.words, { color: colours.inkSoft }]}>
+        Drag to look round. The ring walks; so do the arrow keys.
+      </Text>
+    </Bar>
+  );
+}
+
+const styles = StyleSheet.create({ words: { flex: 1, minWidth: 180, fontSize: 14, lineHeight: 18 } });

@@ -1,0 +1,102 @@
+import { BarButton } from '../../../../ui/BarButton';
+import type { HouseToDraw } from '../../../../workers/raise.worker';
+import { lent } from '../../later/lent';
+import type { Pose } from '../gait';
+import type { Shown } from '../space/things';
+import { useLengths } from '../use-lengths';
+import { Bar } from './Bar';
+import { KeepView } from './KeepView';
+import { Typed } from './Typed';
+
+const { DropMenu, floorsInOrder, useAppSelector } = lent();
+
+/** Higher than any house is cut, mm. */
+const HIGHEST = 20_000;
+
+/** What shows of the house from outside. */
+export function LookBar({
+  house,
+  how,
+  setHow,
+  cut,
+  setCut,
+  now,
+  kept,
+}: {
+  house: HouseToDraw | null;
+  how: Omit<Shown, 'inside'>;
+  setHow(to: Partial<Omit<Shown, 'inside'>>): void;
+  cut: number | null;
+  setCut(mm: number | null): void;
+  now(): Pose;
+  kept(id: string): void;
+}) {
+  const plan = useAppSelector((state) => state.plan.plan)!;
+  const { written, typed, say } = useLengths();
+  const floors = floorsInOrder(plan);
+  const rooms = house?.walkable.floors.filter(({ floor }) => how.floor === null || floor === how.floor) ?? [];
+  const roomName = rooms.flatMap((floor) => floor.rooms).find(({ room }) => room === how.room)?.name;
+  const choice = (title: string, on: boolean, onPress: () => void) => ({
+    title,
+    icon: on ? 'check' : 'blank',
+    onPress,
+  });
+  return (
+    <Bar>
+      {floors.length > 1 && (
+        <DropMenu
+          icon="menu-down"
+          label={floors.find(({ id }) => id === how.floor)?.name ?? 'All floors'}
+          says="Which floor is shown. Change."
+          entries={[
+            choice('All floors', how.floor === null, () => setHow({ floor: null, room: null })),
+            ...floors.map(({ id, name }) => choice(name, how.floor === id, () => setHow({ floor: id, room: null }))),
+          ]}
+        />
+      )}
+      <DropMenu
+        icon="menu-down"
+        label={roomName ?? 'All rooms'}
+        says="Which room is shown. Change."
+        entries={[
+          choice('All rooms', how.room === null, () => setHow({ room: null })),
+          ...rooms.flatMap((floor) =>
+            floor.rooms.map(({ room, name }) => choice(name, how.room === room, () => setHow({ room }))),
+          ),
+        ]}
+      />
+      <BarButton label="Open side" chosen={how.openSide} onPress={() => setHow({ openSide: !how.openSide })} />
+      <BarButton
+        label="See through"
+        says="See through walls"
+        chosen={how.seeThrough}
+        onPress={() => setHow({ seeThrough: !how.seeThrough })}
+      />
+      <BarButton
+        label="Furnished"
+        says="With what stands loose in the rooms"
+        chosen={how.furnished}
+        onPress={() => setHow({ furnished: !how.furnished })}
+      />
+      {floors.length > 1 && how.floor === null && (
+        <BarButton
+          label="Apart"
+          says="Floors drawn apart"
+          chosen={how.apart}
+          onPress={() => setHow({ apart: !how.apart })}
+        />
+      )}
+      <Typed
+        key={String(cut)}
+        label="Cut at"
+        value={cut === null ? '' : written(cut)}
+        keep={(text) => {
+          if (text.trim() === '') setCut(null);
+          else
+            typed(text, (mm) => (mm <= HIGHEST ? setCut(mm) : say('That is higher than any floor. Check the unit.')));
+        }}
+      />
+      <KeepView now={now} shown={how} outside kept={kept} />
+    </Bar>
+  );
+}

@@ -1,0 +1,104 @@
+import type { Vantage } from '@velvet-tape/core';
+import { BarButton, BarIcon } from '../../../../ui/BarButton';
+import { lent } from '../../later/lent';
+import type { Pose } from '../gait';
+import { useHouse } from '../raising';
+import { useLengths } from '../use-lengths';
+import { placeOf } from '../vantage-view';
+import { Bar } from './Bar';
+import { Typed } from './Typed';
+
+const { DropMenu, edit, useAppDispatch, useAppSelector, vantagesInOrder } = lent();
+
+/** One vantage: stepped through, named, its lens, what shows from it. */
+export function VantageBar({
+  vantage,
+  goTo,
+  now,
+  left,
+}: {
+  vantage: Vantage;
+  goTo(id: string): void;
+  now(): Pose;
+  left(): void;
+}) {
+  const dispatch = useAppDispatch();
+  const plan = useAppSelector((state) => state.plan.plan)!;
+  const house = useHouse();
+  const { say, written, typed } = useLengths();
+  const all = vantagesInOrder(plan);
+  const at = all.findIndex(({ id }) => id === vantage.id);
+  const step = (by: number) => goTo(all[(at + by + all.length) % all.length]!.id);
+  const change = (to: Partial<Omit<Vantage, 'id' | 'order'>>) =>
+    dispatch(edit({ kind: 'changeVantage', vantage: vantage.id, to }));
+  const lookFromHere = () => {
+    const place = house && placeOf(now(), house.walkable);
+    if (place) change({ ...place, floor: vantage.alone ? vantage.floor : place.floor });
+  };
+  const lens = (text: string) => {
+    const mm = Number(text.replace(',', '.').replace(/\s*mm$/, ''));
+    if (Number.isFinite(mm) && text.trim() !== '') change({ lens: mm });
+    else say('That is no lens. Type its mm, like 24.');
+  };
+  const remove = () => {
+    const result = dispatch(edit({ kind: 'removeVantage', vantage: vantage.id }));
+    const next = all[at + 1] ?? all[at - 1];
+    if (!result.ok) return;
+    if (next) goTo(next.id);
+    else left();
+  };
+  return (
+    <>
+      <Bar>
+        <BarIcon icon="chevron-left" says="The vantage before" onPress={() => step(-1)} />
+        <Typed
+          key={`name ${vantage.id} ${vantage.name}`}
+          wide
+          label="Name of the vantage"
+          value={vantage.name}
+          keep={(name) => change({ name })}
+        />
+        <BarIcon icon="chevron-right" says="The next vantage" onPress={() => step(1)} />
+        <DropMenu
+          icon="dots-vertical"
+          says="More of this vantage"
+          entries={[
+            { title: 'Look from here from now on', icon: 'pin-outline', onPress: lookFromHere },
+            {
+              title: 'Earlier in the order',
+              icon: 'arrow-up',
+              onPress: () => dispatch(edit({ kind: 'orderVantage', vantage: vantage.id, by: -1 })),
+            },
+            {
+              title: 'Later in the order',
+              icon: 'arrow-down',
+              onPress: () => dispatch(edit({ kind: 'orderVantage', vantage: vantage.id, by: 1 })),
+            },
+            { title: 'Remove it', icon: 'delete-outline', onPress: remove },
+          ]}
+        />
+      </Bar>
+      <Bar>
+        <Typed key={`lens ${vantage.id} ${vantage.lens}`} label="Lens, mm" value={String(vantage.lens)} keep={lens} />
+        <Typed
+          key={`up ${vantage.id} ${vantage.up}`}
+          label="Height"
+          value={written(vantage.up)}
+          keep={(text) => typed(text, (up) => change({ up }).ok && goTo(vantage.id))}
+        />
+        <BarButton
+          label="Uprights"
+          says="Uprights kept upright"
+          chosen={vantage.uprights}
+          onPress={() => change({ uprights: !vantage.uprights })}
+        />
+        <BarButton
+          label="Furnished"
+          says="With what stands loose in the rooms"
+          chosen={vantage.furnished}
+          onPress={() => change({ furnished: !vantage.furnished })}
+        />
+      </Bar>
+    </>
+  );
+}

@@ -1,0 +1,53 @@
+import { type VantageView, newPlan, readPlan, vantagesInOrder } from '../src';
+import { House } from './house';
+
+const view: VantageView = {
+  ...{ floor: 'ground', x: 2000, y: 1500, up: 1600, heading: 450, tilt: -5, lens: 24 },
+  ...{ uprights: true, openSide: false, alone: false, furnished: true },
+};
+const add = (house: House, name: string, more: Partial<VantageView> = {}) =>
+  house.do({ kind: 'addVantage', name, view: { ...view, ...more } })!;
+const names = (house: House) => vantagesInOrder(house.plan).map(({ name }) => name);
+
+test('vantages are kept in an order of their own, changed, moved and removed; undone with everything else', () => {
+  const house = new House();
+  house.box(0, 0, 5000, 4000);
+  const [hall, stove] = [add(house, 'Hall'), add(house, 'Stove')];
+  add(house, 'Bay');
+  expect(house.plan.vantages[hall]).toMatchObject({ heading: 90, tilt: -5, order: 0 });
+  house.do({ kind: 'orderVantage', vantage: stove, by: 1 });
+  expect(names(house)).toEqual(['Hall', 'Bay', 'Stove']);
+  // past the end it stays
+  house.do({ kind: 'orderVantage', vantage: stove, by: 1 });
+  expect(names(house)).toEqual(['Hall', 'Bay', 'Stove']);
+  house.do({ kind: 'changeVantage', vantage: stove, to: { name: '  At the stove ', lens: 35, tilt: 200 } });
+  expect(house.plan.vantages[stove]).toMatchObject({ name: 'At the stove', lens: 35, tilt: 90 });
+  house.do({ kind: 'removeVantage', vantage: hall });
+  expect(names(house)).toEqual(['Bay', 'At the stove']);
+});
+
+test('what nobody could look like is refused in words, and nothing is changed', () => {
+  const house = new House();
+  const id = add(house, 'Hall');
+  const before = house.plan;
+  expect(house.tries({ kind: 'changeVantage', vantage: id, to: { lens: 5 } })).toMatch(/10 to 200 mm/);
+  expect(house.tries({ kind: 'changeVantage', vantage: id, to: { lens: NaN } })).toMatch(/lens/);
+  expect(house.tries({ kind: 'changeVantage', vantage: id, to: { up: -1 } })).toMatch(/over its floor/);
+  expect(house.tries({ kind: 'changeVantage', vantage: id, to: { x: Infinity } })).toMatch(/no place/);
+  expect(house.tries({ kind: 'changeVantage', vantage: 'constructor', to: {} })).toMatch(/no longer/);
+  expect(house.tries({ kind: 'addVantage', name: 'x', view: { ...view, floor: 'toString' } })).toMatch(/floor/);
+  expect(house.plan).toBe(before);
+});
+
+test('with its floor a vantage goes; plans from before there were any have none', () => {
+  const house = new House();
+  house.box(0, 0, 5000, 4000);
+  const up = house.do({ kind: 'addFloor', of: 'ground', side: 'above' })!;
+  add(house, 'Upstairs', { floor: up });
+  add(house, 'Downstairs');
+  house.do({ kind: 'removeFloor', floor: up } as never);
+  expect(names(house)).toEqual(['Downstairs']);
+  const { vantages: _, ...old } = newPlan({ name: 'Old' });
+  const read = readPlan({ ...old, schema: 15 });
+  expect(read).toMatchObject({ ok: true, plan: { vantages: {} } });
+});
