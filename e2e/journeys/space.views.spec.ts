@@ -6,7 +6,7 @@ import { WIDE } from '../browser';
 import { Finger, middleOf } from '../finger';
 import { key } from '../pad';
 import { expect, test } from '../server';
-import { type Intent, type Plan, applyEdit, deriveFloor, newPlan } from '@velvet-tape/core';
+import { type Intent, type Plan, applyEdit, deriveFloor, newPlan, vantagesInOrder } from '@velvet-tape/core';
 
 const look = (page: Page, name: string) =>
   process.env['LOOK'] ? page.screenshot({ path: `/tmp/look/${name}.png` }) : Promise.resolve();
@@ -121,7 +121,7 @@ test('a view is kept, named, its lens typed and stepped through; three vantages 
   await page.getByLabel('Lens, mm').press('Enter');
   await look(page, 'p1-kept');
   await key(page, 'The next vantage').tap();
-  await expect(vantage).toHaveText('The hall, coming in');
+  await expect(vantage).toHaveText('The hall in the evening');
   await look(page, 'p2-hall');
   await key(page, 'The next vantage').tap();
   await expect(vantage).toHaveText('Waiting room and bay');
@@ -151,12 +151,77 @@ test('a view is kept, named, its lens typed and stepped through; three vantages 
   expect(came.map((each) => each.suggestedFilename())).toContain('Ferry-House-Waiting-room-and-bay.jpg');
 });
 
+test('the sun goes through the day and the year on a slider, falls on floors, and is kept with a vantage; a house that is nowhere is asked where it is', async ({
+  page,
+  server,
+}) => {
+  await page.goto('/job/ferry-house/views');
+  await page.getByRole('button', { name: 'Which floor is shown. Change.' }).tap();
+  await page.getByRole('menuitem', { name: 'Ground floor' }).tap();
+  await key(page, 'Sun: place, day and time').tap();
+  const sun = page.getByTestId('sun');
+  const says = sun.getByRole('status');
+  await expect(says).toHaveText(/^The sun is /);
+  const day = sun.getByLabel('Day of the year');
+  const time = sun.getByLabel('Time of day');
+  await day.fill('172');
+  await time.fill('540');
+  await expect(says).toHaveText('The sun is 45° up in the south-east. It falls on no floor.');
+  await look(page, 's1-morning');
+  await time.fill('1020');
+  await expect(says).toHaveText(/up in the (south-)?west\. On the floor: .*Ticket hall \d/);
+  await look(page, 's2-evening');
+  await day.fill('355');
+  await expect(says).toHaveText('The sun is below the horizon.');
+  await look(page, 's3-night');
+  await sun.getByLabel('Latitude').fill('95');
+  await sun.getByLabel('Latitude').press('Enter');
+  await expect(page.getByText('Latitude is −90 to 90 degrees, longitude −180 to 180.').first()).toBeVisible();
+  await day.fill('100');
+  await key(page, 'Close the sun').tap();
+  await key(page, 'Step inside').tap();
+  await look(page, 's4-inside');
+  await key(page, 'Keep this view as a vantage').tap();
+  await expect(page.getByTestId('vantage')).toBeVisible();
+  await expect(page.getByTestId('sync')).toHaveAccessibleName('Saved');
+  const { plan } = (await (await page.request.get(`${server.url}/api/jobs/ferry-house/plan`)).json()) as { plan: Plan };
+  expect(vantagesInOrder(plan).at(-1)!.sun).toEqual({ day: 100, minutes: 1020 });
+
+  await openPlan(page, server, 'two-rooms', twoRooms());
+  await page.getByRole('tab', { name: 'Views' }).tap();
+  await key(page, 'Sun: place, day and time').tap();
+  await expect(page.getByText(/^Where is the house\?/)).toBeVisible();
+  await sun.getByLabel('Latitude').fill('48');
+  await sun.getByLabel('Latitude').press('Enter');
+  await expect(says).toHaveText(/^The sun is /);
+});
+
 test.describe('at a desk', () => {
   test.use({ ...WIDE, hasTouch: false, isMobile: false });
 
   test('the house stands beside the ledger; what is corrected on the plan is corrected there', async ({ page }) => {
-    await page.goto('/job/ferry-house/views');
+    await page.goto('/job/ferry-house');
+    await page
+      .getByRole('button', { name: /^Porch/ })
+      .first()
+      .click();
+    await page.keyboard.press('Delete');
+    await page.getByRole('tab', { name: 'Views' }).click();
     await expect(page.locator('canvas')).toBeVisible();
+    const rooms = page.getByRole('button', { name: 'Which room is shown. Change.' });
+    const porches = async () => {
+      await rooms.click();
+      const all = page.getByRole('menuitem', { name: 'All rooms' });
+      await page.getByRole('menuitem', { name: 'Ticket hall' }).waitFor();
+      const found = await page.getByRole('menuitem', { name: 'Porch' }).count();
+      await all.click();
+      await all.waitFor({ state: 'detached' });
+      return found;
+    };
+    expect(await porches()).toBe(0);
+    // given back while one looks at the house
+    await key(page, /^Undo/).first().click();
+    await expect.poll(porches).toBe(1);
     await look(page, 'v9-wide');
     await key(page, 'Floors drawn apart').click();
     await key(page, 'See through walls').click();

@@ -15,15 +15,14 @@ async function picture(page: Page, name: string): Promise<void> {
 test.describe('on a phone', () => {
   test.use(PHONE);
 
-  test('a floor cut open, and a room at eye height', async ({ page }) => {
+  test('a floor cut open, and a room at eye height in the evening sun', async ({ page }) => {
     await page.goto('/job/ferry-house/views');
     await page.getByRole('button', { name: 'Which floor is shown. Change.' }).tap();
     await page.getByRole('menuitem', { name: 'Ground floor' }).tap();
     await page.getByLabel('Cut at').fill('1.35');
     await page.getByLabel('Cut at').press('Enter');
     await picture(page, 'phone-views');
-    await key(page, 'Step inside').tap();
-    await key(page, 'Stand in Ticket hall').tap();
+    await key(page, 'Vantages').tap();
     await picture(page, 'phone-inside');
   });
 });

@@ -3,7 +3,7 @@ import { House } from './house';
 
 const view: VantageView = {
   ...{ floor: 'ground', x: 2000, y: 1500, up: 1600, heading: 450, tilt: -5, lens: 24 },
-  ...{ uprights: true, openSide: false, alone: false, furnished: true },
+  ...{ uprights: true, openSide: false, alone: false, furnished: true, sun: null },
 };
 const add = (house: House, name: string, more: Partial<VantageView> = {}) =>
   house.do({ kind: 'addVantage', name, view: { ...view, ...more } })!;

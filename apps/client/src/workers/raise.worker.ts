@@ -15,6 +15,17 @@ import {
   raisedHouse,
   walkableOf,
 } from '@velvet-tape/core/raised';
+import {
+  type DayAndTime,
+  type Sun,
+  type Towards,
+  momentOf,
+  sunAt,
+  sunInWords,
+  sunOnFloors,
+  towardsSun,
+} from '@velvet-tape/core/sun';
+import { deriveFloor } from '@velvet-tape/core';
 import { houseAsGltf } from '@velvet-tape/formats/gltf';
 import { expose, transfer } from 'comlink';
 
@@ -44,6 +55,14 @@ export interface FloorToDraw extends Omit<RaisedFloor, 'things'> {
 export interface HouseToDraw {
   readonly floors: readonly FloorToDraw[];
   readonly walkable: Walkable;
+}
+
+/** Where the sun stands, and how much floor it falls on in which rooms, mm². */
+export interface SunOverHouse {
+  readonly sun: Sun;
+  readonly towards: Towards;
+  readonly words: string;
+  readonly rooms: readonly { readonly room: Id; readonly area: number }[];
 }
 
 let plan: Plan | null = null;
@@ -86,6 +105,19 @@ const raising = {
       }),
     }));
     return transfer({ floors, walkable: walkableOf(shown) }, buffers as ArrayBuffer[]);
+  },
+
+  /** The sun over the house at a time of the year; null where nobody said where the house is. */
+  sun: (option: Id | null, time: DayAndTime): SunOverHouse | null => {
+    if (!plan?.job.place) return null;
+    const shown = optionOf(plan, option);
+    const { place, north } = plan.job;
+    const sun = sunAt(momentOf(time, place), place);
+    const towards = towardsSun(sun, north);
+    const rooms = Object.keys(shown.floors).flatMap((floor) =>
+      sunOnFloors(deriveFloor(shown, floor), towards).map(({ room, area }) => ({ room, area })),
+    );
+    return { sun, towards, words: sunInWords(sun), rooms };
   },
 
   gltf: async (option: Id | null): Promise<Uint8Array> => {

@@ -94,7 +94,7 @@ export class DemoBuilder {
     view: Pick<VantageView, 'x' | 'y' | 'heading' | 'tilt' | 'lens'> &
       Partial<Omit<VantageView, 'up'>> & { readonly up: string },
   ): void {
-    const usual = { floor: this.floor, uprights: false, openSide: false, alone: false, furnished: true };
+    const usual = { floor: this.floor, uprights: false, openSide: false, alone: false, furnished: true, sun: null };
     this.do({ kind: 'addVantage', name, view: { ...usual, ...view, up: this.mm(view.up).value } });
   }
 

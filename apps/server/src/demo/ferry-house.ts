@@ -15,6 +15,7 @@ export function ferryHouse(cellar: PictureOnPaper): { id: string; plan: Plan } {
       units: 'metric',
       usual: { externalThickness: 300, internalThickness: 100, partyThickness: 250, ceilingHeight: 2600 },
       north: 20,
+      place: { latitude: 52.4, longitude: 0.6, zone: 0 },
     },
     '2026-05-04T09:20:00Z',
   );
@@ -139,7 +140,10 @@ export function ferryHouse(cellar: PictureOnPaper): { id: string; plan: Plan } {
   build.sign('double socket', { x: 420, y: 4900 }, 90);
   furnish(build, { waiting, ...upstairs });
   const inside = { lens: 20, uprights: true, up: '1.60' };
-  build.lookFrom('The hall, coming in', { ...inside, x: 1500, y: 650, heading: 62, tilt: -6 });
+  build.lookFrom('The hall in the evening', {
+    ...{ ...inside, x: 4700, y: 3300, heading: -158, tilt: -8 },
+    sun: { day: 130, minutes: 17 * 60 },
+  });
   build.lookFrom('Waiting room and bay', { ...inside, x: 8050, y: 3700, heading: -118, tilt: -7 });
   build.lookFrom('Keeper’s kitchen', { ...inside, x: 2850, y: 7050, heading: -128, tilt: -10 });
   build.lookFrom('The house, opened', {

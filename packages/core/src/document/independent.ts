@@ -6,6 +6,7 @@ export const OF_JOB: Readonly<Record<keyof Omit<JobDetails, 'usual'>, string>> =
   address: 'the address',
   units: 'the unit',
   north: 'north',
+  place: 'where it is',
   note: 'the note',
   stairRule: 'the rule for stairs',
   areaRule: 'the rule for areas',

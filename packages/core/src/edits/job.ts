@@ -4,6 +4,9 @@ import { LONGEST_NAME } from '../plan/schema';
 import { edit } from './edit';
 import { requireName, requireNote, requirePositive } from './require';
 
+/** minutes */
+const MOST_ZONE = 840;
+
 export interface ChangeJob {
   readonly kind: 'changeJob';
   readonly details: Partial<JobDetails>;
@@ -15,6 +18,10 @@ function changeJob(draft: Draft, intent: ChangeJob): void {
   if (name === '') throw new Refusal('Give the job a name.');
   if (details.address.length > LONGEST_NAME)
     throw new Refusal(`An address can have ${LONGEST_NAME} characters at most.`);
+  const { place } = details;
+  if (place && !(Math.abs(place.latitude) <= 90 && Math.abs(place.longitude) <= 180))
+    throw new Refusal('Latitude is −90 to 90 degrees, longitude −180 to 180.');
+  if (place && !(Math.abs(place.zone) <= MOST_ZONE)) throw new Refusal('Clocks are at most 14 hours from Greenwich.');
   Object.values(details.usual).forEach((mm) => requirePositive(mm, 'A usual size'));
   draft.job = { ...details, name, note: requireNote(details.note) };
 }

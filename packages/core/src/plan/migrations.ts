@@ -106,8 +106,13 @@ const STEPS: Record<number, (plan: Loose) => Loose> = {
   }),
   // pieces stand in rooms, in one option or another
   14: (plan) => ({ ...plan, schema: 15, options: {}, pieces: {}, alterations: {}, alterationEnds: {} }),
-  // places one looks from
-  15: (plan) => ({ ...plan, schema: 16, vantages: {} }),
+  // places one looks from, and where on earth that is
+  15: (plan) => ({
+    ...plan,
+    schema: 16,
+    job: isObject(plan['job']) ? { place: null, ...plan['job'] } : plan['job'],
+    vantages: {},
+  }),
 };
 
 /** In the order they were made, by floor and kind. */

@@ -34,6 +34,7 @@ export function newPlan(job: Partial<JobDetails> & { name: string }): Plan {
       units,
       usual: USUAL[units],
       north: 0,
+      place: null,
       note: '',
       stairRule: usualStairRule(units),
       areaRule: usualAreaRule(units),

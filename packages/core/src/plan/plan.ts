@@ -81,6 +81,8 @@ export interface JobDetails {
   };
   /** Direction of north on the sheet, degrees clockwise from straight up. */
   readonly north: number;
+  /** Where on earth it is, for the sun: degrees, north and east positive, and how many minutes its clocks are before Greenwich; null: nobody said. */
+  readonly place: { readonly latitude: number; readonly longitude: number; readonly zone: number } | null;
   /** What else is to be known of the job: where the key is, whom to ask. */
   readonly note: string;
   /** Whose rules stairs are held against. */

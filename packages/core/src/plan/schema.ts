@@ -21,6 +21,13 @@ export const jobDetailsSchema = z.object({
     ceilingHeight: millimetres.positive(),
   }),
   north: z.number().min(-360).max(360),
+  place: z
+    .object({
+      latitude: z.number().min(-90).max(90),
+      longitude: z.number().min(-180).max(180),
+      zone: z.number().min(-840).max(840),
+    })
+    .nullable(),
   note,
   stairRule: z.enum(STAIR_RULES),
   areaRule: z.enum(AREA_RULES),

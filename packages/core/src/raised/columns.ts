@@ -102,8 +102,7 @@ class Raised {
       const i = this.corner(p);
       if (loop.at(-1) !== i) loop.push(i);
     }
-    while (loop.length > 1 && loop[0] === loop.at(-1)) loop.pop();
-    return loop;
+    return withoutSpikes(loop);
   }
 
   private corner({ x, y }: Point): number {
@@ -122,14 +121,18 @@ class Raised {
   /** A corner that lies along the edge of another cell is one of that, too. */
   private share(): void {
     for (const cell of this.cells)
-      cell.loops = cell.loops.map((loop) =>
-        loop.flatMap((i, k) => {
-          const j = loop[(k + 1) % loop.length]!;
-          const along = this.along(i, j);
-          for (const { corner, share } of along) this.between(cell, i, j, corner, share);
-          return [i, ...along.map(({ corner }) => corner)];
-        }),
-      );
+      cell.loops = cell.loops.map((loop) => this.shared(cell, loop)).filter((loop) => loop.length > 2);
+  }
+
+  private shared(cell: Cell, loop: readonly number[]): number[] {
+    return withoutSpikes(
+      loop.flatMap((i, k) => {
+        const j = loop[(k + 1) % loop.length]!;
+        const along = this.along(i, j);
+        for (const { corner, share } of along) this.between(cell, i, j, corner, share);
+        return [i, ...along.map(({ corner }) => corner)];
+      }),
+    );
   }
 
   private along(i: number, j: number): { corner: number; share: number }[] {
@@ -224,7 +227,7 @@ class Raised {
 
   /** What is seen of it from above and from below. */
   private layers({ loops, heights }: Cell): void {
-    if (heights.length === 0) return;
+    if (heights.length === 0 || loops.length === 0) return;
     const flat = triangulated(loops, this.points);
     for (const { span, from, to } of heights)
       for (const [a, b, c] of flat) {
@@ -285,6 +288,20 @@ class Raised {
       }
     }
   }
+}
+
+/** A loop that does not run out along an edge and straight back: of what is narrower than a hair only that is left. */
+function withoutSpikes(loop: number[]): number[] {
+  for (let k = 0; k < loop.length && loop.length > 1;) {
+    const n = loop.length;
+    const [before, at, after] = [loop[(k + n - 1) % n]!, loop[k]!, loop[(k + 1) % n]!];
+    if (at === after) loop.splice(k, 1);
+    else if (before === after) {
+      loop.splice(k, 1);
+      k = Math.max(0, k - 2);
+    } else k += 1;
+  }
+  return loop;
 }
 
 const edge = (i: number, j: number): string => `${i} ${j}`;

@@ -119,7 +119,7 @@ export function raisedFloor(plan: Plan, id: Id): RaisedFloor {
   }
   for (const on of stairs) add('stairs', on.stair.id, `Stairs ${on.stair.id}`, [], stairsRaised(on));
   const ceilingAt = (wall: Id) => {
-    const top = topOfWall(floor, wall);
+    const top = topOfWall(floor, wall, built);
     const { course } = floor.network.half(wall, true);
     return top.at(course.length / 2)(middle(course.a, course.b));
   };

@@ -6,6 +6,7 @@ import { type Point, alongOf, courseOf, pointAt, valueOf } from '../geometry';
 import { onceFor } from '../memory';
 import type { Id, WallSide } from '../plan/plan';
 import { type HalfWall, bowed, faceEnd, faceStart } from '../walls';
+import { type BuiltTo, FLOORING } from './build-up';
 
 /** What is beside a wall, on one of its sides. */
 export interface Beside {
@@ -38,7 +39,7 @@ type Line = (along: number) => number;
  * A wall is as high as the ceilings that end at it, the higher of those at its two sides; where it has a room on one side only it follows the slope over that to its outer face, so that
  * it stays under the roof.
  */
-export function topOfWall(floor: DerivedFloor, wall: Id): WallTop {
+export function topOfWall(floor: DerivedFloor, wall: Id, built: BuiltTo): WallTop {
   const there = floor.network.half(wall, true);
   const back = floor.network.half(wall, false);
   const beside = besideOf(floor);
@@ -47,7 +48,8 @@ export function topOfWall(floor: DerivedFloor, wall: Id): WallTop {
     { half: back, own: beside.get(sideKey(wall, 'left')) },
   ].flatMap(({ half, own }) => (own ? [{ own, stretches: stretchesAlong(there, half, own) }] : []));
   if (sides.length === 0) {
-    const usual = usualHeight(floor);
+    // under a floor no higher than that
+    const usual = Math.min(usualHeight(floor), built === null ? Infinity : built - FLOORING);
     return { breaks: [], at: () => () => usual };
   }
   const breaks = new Set<number>();

@@ -67,7 +67,7 @@ function wallRaised(
   built: BuiltTo,
 ): Pick<RaisedWall, 'mesh' | 'over'> {
   const { course } = floor.network.half(wall.id, true);
-  const top = topOfWall(floor, wall.id);
+  const top = topOfWall(floor, wall.id, built);
   const gaps = openings.flatMap((opening): Gap[] => {
     const span = openingSpan(floor.network, opening);
     if (!isThere(span)) return [];

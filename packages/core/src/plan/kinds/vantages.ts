@@ -31,6 +31,8 @@ export interface Vantage {
   readonly alone: boolean;
   /** With what stands loose in the rooms. */
   readonly furnished: boolean;
+  /** Under the sun of a day of the year, from 1, so many minutes after midnight by the clocks there; null: in even light. */
+  readonly sun: { readonly day: number; readonly minutes: number } | null;
 }
 
 /** What of a vantage is where one looks from and how. */
@@ -58,6 +60,7 @@ export const vantageKind: Kind<Vantage, object> = {
     openSide: z.boolean(),
     alone: z.boolean(),
     furnished: z.boolean(),
+    sun: z.object({ day: z.int().min(1).max(366), minutes: z.int().min(0).max(1439) }).nullable(),
   }),
   // it looks at the house, and nothing of the house follows from it
   floorOf: () => ON_NO_FLOOR,
@@ -67,6 +70,7 @@ export const vantageKind: Kind<Vantage, object> = {
     together('where it looks from', 'floor', 'x', 'y', 'up', 'heading', 'tilt'),
     together('the lens', 'lens', 'uprights'),
     together('what shows', 'openSide', 'alone', 'furnished'),
+    together('the sun', 'sun'),
   ],
   refers: [{ ...onFloor<Vantage>('vantage'), gone: 'drop' }],
 };

@@ -1,4 +1,5 @@
 import type { DerivedFloor } from '@velvet-tape/core';
+import type { DayAndTime } from '@velvet-tape/core/sun';
 import { useMemo, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -9,14 +10,15 @@ import { lent } from '../later/lent';
 import { InsideBar } from './bars/InsideBar';
 import { LookBar } from './bars/LookBar';
 import { PictureBar } from './bars/PictureBar';
+import { SunBar } from './bars/SunBar';
 import { VantageBar } from './bars/VantageBar';
 import { canDraw } from './can-draw';
 import { Gait } from './gait';
 import { PlanMark } from './PlanMark';
-import { gltfOf, useRaised } from './raising';
+import { gltfOf, useRaised, useSun } from './raising';
 import { Space } from './space/Space';
 import { Studio } from './space/studio';
-import type { Shown } from './space/things';
+import type { How, Shown } from './space/things';
 import { ThumbPad } from './ThumbPad';
 import { useHeldKeys } from './use-held-keys';
 import { backgroundOf, lensOf, posed, shownFrom } from './vantage-view';
@@ -39,6 +41,13 @@ const STANDING_EYE = 1600;
 /** What one sees of a room without turning the head, mm on a film of 36 × 24 mm. */
 const USUAL_LENS = { mm: 20, uprights: false };
 
+/** Today, early in the afternoon. */
+const NOW = (): DayAndTime => {
+  const today = new Date();
+  const day = Math.floor((Date.UTC(2026, today.getMonth(), today.getDate()) - Date.UTC(2026, 0, 1)) / 86_400_000) + 1;
+  return { day: Math.min(365, day), minutes: 14 * 60 };
+};
+
 /** How one looks at the house: from outside, from where one walks, from a vantage that is kept. */
 type Mode = 'outside' | 'inside' | 'vantage';
 
@@ -54,22 +63,25 @@ export default function ViewsPart(_: { floor: DerivedFloor }) {
   const [gait] = useState(() => new Gait());
   const [studio] = useState(() => new Studio());
   const [mode, setMode] = useState<Mode>('outside');
-  const [how, setHow] = useState<Omit<Shown, 'inside'>>({
+  const [how, setHow] = useState<How>({
     ...{ floor: null, room: chosenRoom, openSide: true, seeThrough: false, apart: false, furnished: true },
   });
   const [eye, setEye] = useState(STANDING_EYE);
   const [cut, setCut] = useState<number | null>(null);
   const [where, setWhere] = useState<{ at: Standing; heading: number } | null>(null);
   const [from, setFrom] = useState<string | null>(null);
-  const [picturing, setPicturing] = useState(false);
+  const [panel, setPanel] = useState<'picture' | 'sun' | null>(null);
+  const [time, setTime] = useState<DayAndTime | null>(null);
+  const over = useSun(plan, option, time);
+  const sun = over?.towards ?? null;
   const glass = useRef<View>(null);
   const vantages = vantagesInOrder(plan);
   const vantage = mode === 'vantage' ? (vantages.find(({ id }) => id === from) ?? null) : null;
   const shown = useMemo((): Shown => {
-    if (vantage) return shownFrom(vantage);
-    if (mode === 'outside') return { ...how, inside: false };
-    return { ...how, floor: null, room: null, apart: false, seeThrough: false, inside: true };
-  }, [how, mode, vantage]);
+    if (vantage) return shownFrom(vantage, sun);
+    if (mode === 'outside') return { ...how, sun, inside: false };
+    return { ...how, sun, floor: null, room: null, apart: false, seeThrough: false, inside: true };
+  }, [how, mode, vantage, sun]);
   const seenFrom = useMemo(() => {
     if (vantage) return { eye: vantage.up, lens: lensOf(vantage) };
     return mode === 'inside' ? { eye, lens: USUAL_LENS } : null;
@@ -99,12 +111,20 @@ export default function ViewsPart(_: { floor: DerivedFloor }) {
     if (!house || !to) return;
     gait.stand(...posed(to, house.walkable));
     setFrom(id);
+    setTime(to.sun);
     setMode('vantage');
   };
   const leave = () => {
     gltfOf(plan, option)
       .then((bytes) => download(`${fileName(plan.job.name)}.glb`, 'model/gltf-binary', bytes as BlobPart))
       .catch(() => say('The file could not be made. Load the page again, then try once more.'));
+  };
+  const light = {
+    time,
+    toSun: () => {
+      setTime(time ?? NOW());
+      setPanel('sun');
+    },
   };
   const inside = mode === 'inside' && house !== null && where !== null;
   const empty = house !== null && house.floors.every(({ things }) => things.length === 0);
@@ -169,23 +189,36 @@ export default function ViewsPart(_: { floor: DerivedFloor }) {
             icon="download"
             says="Pictures and files"
             entries={[
-              { title: 'Take a picture', icon: 'camera-outline', onPress: () => setPicturing(true) },
+              { title: 'Take a picture', icon: 'camera-outline', onPress: () => setPanel('picture') },
               { title: 'The house as glTF', icon: 'cube-outline', onPress: leave },
             ]}
           />
         </View>
-        {picturing && house ? (
+        {panel === 'sun' && house && time ? (
+          <SunBar
+            house={house}
+            time={time}
+            setTime={setTime}
+            over={over}
+            close={() => setPanel(null)}
+            off={() => {
+              setTime(null);
+              setPanel(null);
+            }}
+          />
+        ) : panel === 'picture' && house ? (
           <PictureBar
             house={house}
             studio={studio}
             now={{ pose: () => gait.seen, lens: seenFrom?.lens ?? null, shown }}
             called={vantage?.name ?? null}
-            close={() => setPicturing(false)}
+            close={() => setPanel(null)}
           />
         ) : vantage ? (
-          <VantageBar vantage={vantage} goTo={goTo} now={() => gait.seen} left={() => setMode('outside')} />
+          <VantageBar {...light} vantage={vantage} goTo={goTo} now={() => gait.seen} left={() => setMode('outside')} />
         ) : mode === 'inside' ? (
           <InsideBar
+            {...light}
             eye={eye}
             setEye={setEye}
             how={shown}
@@ -195,6 +228,7 @@ export default function ViewsPart(_: { floor: DerivedFloor }) {
           />
         ) : (
           <LookBar
+            {...light}
             house={house}
             how={how}
             setHow={(to) => setHow({ ...how, ...to })}

@@ -1,7 +1,8 @@
 import type { Plan } from '@velvet-tape/core';
 import type { Remote } from 'comlink';
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
-import type { HouseToDraw, Raising } from '../../../workers/raise.worker';
+import type { DayAndTime } from '@velvet-tape/core/sun';
+import type { HouseToDraw, Raising, SunOverHouse } from '../../../workers/raise.worker';
 import { lent } from '../later/lent';
 
 const { changeBetween } = lent();
@@ -34,10 +35,11 @@ export function stopRaising(): void {
 /** Tells the worker what changed since it was last told. */
 async function bring(plan: Plan): Promise<Remote<Raising>> {
   const remote = await raisingWorker();
-  if (there === plan) return remote;
-  if (there === null) await remote.open(plan);
-  else await remote.change(changeBetween(there, plan));
+  const before = there;
+  if (before === plan) return remote;
+  // set before anything is waited for: of two that bring something each sends what is new since the other
   there = plan;
+  await (before === null ? remote.open(plan) : remote.change(changeBetween(before, plan)));
   return remote;
 }
 
@@ -68,30 +70,57 @@ export function useRaised(plan: Plan, option: string | null): RaisedNow {
   const [now, setNow] = useState<RaisedNow>({ house: null, failed: false });
   const wanted = useRef({ plan, option });
   const busy = useRef(false);
+  const alive = useRef(true);
   useEffect(() => {
     wanted.current = { plan, option };
-    if (busy.current) return undefined;
-    let gone = false;
+    // whoever makes it already goes on with what is wanted by then
+    if (busy.current) return;
     busy.current = true;
     const make = async () => {
       for (let made: typeof wanted.current | null = null; made !== wanted.current;) {
         made = wanted.current;
         const remote = await bring(made.plan);
         const house = await remote.raise(made.option);
-        if (gone) return;
+        if (!alive.current) return;
         shows(house);
         setNow({ house, failed: false });
       }
     };
     make()
-      .catch(() => !gone && setNow({ house: null, failed: true }))
+      .catch(() => alive.current && setNow({ house: null, failed: true }))
       .finally(() => (busy.current = false));
+  }, [plan, option]);
+  useEffect(() => {
+    alive.current = true;
+    return () => {
+      alive.current = false;
+      stopRaising();
+    };
+  }, []);
+  return now;
+}
+
+/** The sun over the house at a time; null in even light, and where nobody said where the house is. */
+export async function sunNow(plan: Plan, option: string | null, time: DayAndTime | null): Promise<SunOverHouse | null> {
+  if (!time) return null;
+  const remote = await bring(plan);
+  return remote.sun(option, time);
+}
+
+/** The sun over the house; null where nobody said where that is, or until it is worked out. */
+export function useSun(plan: Plan, option: string | null, time: DayAndTime | null): SunOverHouse | null {
+  const [sun, setSun] = useState<SunOverHouse | null>(null);
+  useEffect(() => {
+    if (!time) return undefined;
+    let gone = false;
+    sunNow(plan, option, time)
+      .then((now) => !gone && setSun(now))
+      .catch(() => !gone && setSun(null));
     return () => {
       gone = true;
     };
-  }, [plan, option]);
-  useEffect(() => stopRaising, []);
-  return now;
+  }, [plan, option, time]);
+  return time ? sun : null;
 }
 
 /** The house as a file other programs open. */

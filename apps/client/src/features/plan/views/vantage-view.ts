@@ -1,5 +1,6 @@
 import type { Vantage, VantageView } from '@velvet-tape/core';
 import type { Walkable } from '@velvet-tape/core/raised';
+import type { Towards } from '@velvet-tape/core/sun';
 import type { Pose } from './gait';
 import type { Lens } from './space/lens';
 import type { Shown } from './space/things';
@@ -27,9 +28,9 @@ export const poseAt = (vantage: Vantage, walkable: Walkable): Pose => ({
 });
 
 /** What shows from a vantage. */
-export const shownFrom = ({ openSide, alone, floor, furnished }: Vantage): Shown => ({
+export const shownFrom = ({ openSide, alone, floor, furnished }: Vantage, sun: Towards | null): Shown => ({
   ...{ floor: alone ? floor : null, room: null, openSide, seeThrough: false, apart: false, furnished },
-  inside: !openSide,
+  ...{ sun, inside: !openSide },
 });
 
 /** What a pose is as part of a vantage: over the floor it is above. */

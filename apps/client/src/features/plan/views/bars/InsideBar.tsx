@@ -3,10 +3,11 @@ import { Text } from 'react-native-paper';
 import { BarButton } from '../../../../ui/BarButton';
 import { useColours } from '../../../../ui/theme';
 import type { Pose } from '../gait';
-import type { Shown } from '../space/things';
+import type { How, Shown } from '../space/things';
 import { useLengths } from '../use-lengths';
 import { Bar } from './Bar';
 import { KeepView } from './KeepView';
+import { type Light, SunButton } from './SunButton';
 import { Typed } from './Typed';
 
 /** Eyes of a small child, and of somebody on a ladder, mm. */
@@ -20,11 +21,13 @@ export function InsideBar({
   setHow,
   now,
   kept,
-}: {
+  time,
+  toSun,
+}: Light & {
   eye: number;
   setEye(mm: number): void;
   how: Shown;
-  setHow(to: Partial<Omit<Shown, 'inside'>>): void;
+  setHow(to: Partial<How>): void;
   now(): Pose;
   kept(id: string): void;
 }) {
@@ -43,7 +46,8 @@ export function InsideBar({
         chosen={how.furnished}
         onPress={() => setHow({ furnished: !how.furnished })}
       />
-      <KeepView now={now} shown={how} outside={false} kept={kept} />
+      <SunButton time={time} toSun={toSun} />
+      <KeepView now={now} shown={how} outside={false} kept={kept} time={time} />
       <Text style={[styles.words, { color: colours.inkSoft }]}>
         Drag to look round. The ring walks; so do the arrow keys.
       </Text>

@@ -1,3 +1,4 @@
+import type { DayAndTime } from '@velvet-tape/core/sun';
 import { BarButton } from '../../../../ui/BarButton';
 import { lent } from '../../later/lent';
 import type { Pose } from '../gait';
@@ -10,11 +11,13 @@ const { edit, planActions, useAppDispatch, useAppSelector, vantagesInOrder } = l
 /** Keeps the way one looks now as a vantage. */
 export function KeepView({
   now,
+  time,
   shown,
   outside,
   kept,
 }: {
   now(): Pose;
+  time: DayAndTime | null;
   shown: Pick<Shown, 'openSide' | 'furnished' | 'floor'>;
   outside: boolean;
   kept(id: string): void;
@@ -38,7 +41,7 @@ export function KeepView({
           ...place,
           ...(outside && shown.floor !== null && { floor: shown.floor }),
           ...{ lens: outside ? 26 : 20, uprights: !outside, openSide: outside && shown.openSide },
-          ...{ alone: outside && shown.floor !== null, furnished: shown.furnished },
+          ...{ alone: outside && shown.floor !== null, furnished: shown.furnished, sun: time },
         },
       }),
     );

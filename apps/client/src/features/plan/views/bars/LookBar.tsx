@@ -2,10 +2,11 @@ import { BarButton } from '../../../../ui/BarButton';
 import type { HouseToDraw } from '../../../../workers/raise.worker';
 import { lent } from '../../later/lent';
 import type { Pose } from '../gait';
-import type { Shown } from '../space/things';
+import type { How } from '../space/things';
 import { useLengths } from '../use-lengths';
 import { Bar } from './Bar';
 import { KeepView } from './KeepView';
+import { type Light, SunButton } from './SunButton';
 import { Typed } from './Typed';
 
 const { DropMenu, floorsInOrder, useAppSelector } = lent();
@@ -22,10 +23,12 @@ export function LookBar({
   setCut,
   now,
   kept,
-}: {
+  time,
+  toSun,
+}: Light & {
   house: HouseToDraw | null;
-  how: Omit<Shown, 'inside'>;
-  setHow(to: Partial<Omit<Shown, 'inside'>>): void;
+  how: How;
+  setHow(to: Partial<How>): void;
   cut: number | null;
   setCut(mm: number | null): void;
   now(): Pose;
@@ -96,7 +99,8 @@ export function LookBar({
             typed(text, (mm) => (mm <= HIGHEST ? setCut(mm) : say('That is higher than any floor. Check the unit.')));
         }}
       />
-      <KeepView now={now} shown={how} outside kept={kept} />
+      <SunButton time={time} toSun={toSun} />
+      <KeepView now={now} shown={how} outside kept={kept} time={time} />
     </Bar>
   );
 }

@@ -6,13 +6,15 @@ import { useColours } from '../../../../ui/theme';
 import type { HouseToDraw } from '../../../../workers/raise.worker';
 import { lent } from '../../later/lent';
 import type { Pose } from '../gait';
+import { sunNow } from '../raising';
 import type { Lens } from '../space/lens';
 import type { Studio, Wanted } from '../space/studio';
 import type { Shown } from '../space/things';
 import { backgroundOf, lensOf, poseAt, shownFrom } from '../vantage-view';
 import { Bar } from './Bar';
 
-const { DropMenu, download, fileName, planActions, useAppDispatch, useAppSelector, vantagesInOrder } = lent();
+const { DropMenu, download, fileName, planActions, selectOption, useAppDispatch, useAppSelector, vantagesInOrder } =
+  lent();
 
 const SHAPES = [
   ['1:1', 1],
@@ -47,6 +49,7 @@ export function PictureBar({
   const dispatch = useAppDispatch();
   const colours = useColours();
   const plan = useAppSelector((state) => state.plan.plan)!;
+  const option = useAppSelector(selectOption);
   const [shape, setShape] = useState(2);
   const [size, setSize] = useState<number>(1920);
   const [type, setType] = useState(0);
@@ -55,11 +58,12 @@ export function PictureBar({
   const vantages = vantagesInOrder(plan);
   const ratio = SHAPES[shape]![1];
   const ending = TYPES[type]![0].toLowerCase().replace('jpeg', 'jpg');
-  const take = async (all: readonly { name: string; from: Pick<Wanted, 'pose' | 'lens' | 'shown'> }[]) => {
+  const take = async (all: readonly { name: string; from(): Promise<Pick<Wanted, 'pose' | 'lens' | 'shown'>> }[]) => {
     stopped.current = false;
     setProgress(0);
     try {
-      for (const [i, { name, from }] of all.entries()) {
+      for (const [i, { name, from: asked }] of all.entries()) {
+        const from = await asked();
         const wanted: Wanted = {
           ...from,
           ...{ width: size, height: Math.round(size / ratio), type: TYPES[type]![1] },
@@ -76,10 +80,14 @@ export function PictureBar({
       setProgress(null);
     }
   };
-  const here = { pose: now.pose(), lens: now.lens ?? OUTSIDE_LENS, shown: now.shown };
+  const here = () => Promise.resolve({ pose: now.pose(), lens: now.lens ?? OUTSIDE_LENS, shown: now.shown });
   const each = vantages.map((vantage) => ({
     name: vantage.name,
-    from: { pose: poseAt(vantage, house.walkable), lens: lensOf(vantage), shown: shownFrom(vantage) },
+    from: async () => {
+      const sun = await sunNow(plan, option, vantage.sun);
+      const shown = shownFrom(vantage, sun?.towards ?? null);
+      return { pose: poseAt(vantage, house.walkable), lens: lensOf(vantage), shown };
+    },
   }));
   return (
     <View testID="picture">

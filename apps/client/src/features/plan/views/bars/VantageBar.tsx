@@ -6,6 +6,7 @@ import { useHouse } from '../raising';
 import { useLengths } from '../use-lengths';
 import { placeOf } from '../vantage-view';
 import { Bar } from './Bar';
+import { type Light, SunButton } from './SunButton';
 import { Typed } from './Typed';
 
 const { DropMenu, edit, useAppDispatch, useAppSelector, vantagesInOrder } = lent();
@@ -16,7 +17,9 @@ export function VantageBar({
   goTo,
   now,
   left,
-}: {
+  time,
+  toSun,
+}: Light & {
   vantage: Vantage;
   goTo(id: string): void;
   now(): Pose;
@@ -33,7 +36,7 @@ export function VantageBar({
     dispatch(edit({ kind: 'changeVantage', vantage: vantage.id, to }));
   const lookFromHere = () => {
     const place = house && placeOf(now(), house.walkable);
-    if (place) change({ ...place, floor: vantage.alone ? vantage.floor : place.floor });
+    if (place) change({ ...place, floor: vantage.alone ? vantage.floor : place.floor, sun: time });
   };
   const lens = (text: string) => {
     const mm = Number(text.replace(',', '.').replace(/\s*mm$/, ''));
@@ -63,7 +66,7 @@ export function VantageBar({
           icon="dots-vertical"
           says="More of this vantage"
           entries={[
-            { title: 'Look from here from now on', icon: 'pin-outline', onPress: lookFromHere },
+            { title: 'Look from here, in this light, from now on', icon: 'pin-outline', onPress: lookFromHere },
             {
               title: 'Earlier in the order',
               icon: 'arrow-up',
@@ -98,6 +101,7 @@ export function VantageBar({
           chosen={vantage.furnished}
           onPress={() => change({ furnished: !vantage.furnished })}
         />
+        <SunButton time={time} toSun={toSun} />
       </Bar>
     </>
   );

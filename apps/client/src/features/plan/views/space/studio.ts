@@ -1,4 +1,4 @@
-import { Color, PerspectiveCamera, type Scene, WebGLRenderer } from 'three';
+import { Color, PCFSoftShadowMap, PerspectiveCamera, type Scene, WebGLRenderer } from 'three';
 import type { HouseToDraw } from '../../../../workers/raise.worker';
 import type { Pose } from '../gait';
 import { type Lens, lookFrom } from './lens';
@@ -53,6 +53,8 @@ export class Studio {
     const renderer = new WebGLRenderer({ antialias: true, preserveDrawingBuffer: true });
     try {
       renderer.localClippingEnabled = true;
+      renderer.shadowMap.enabled = shown.sun !== null;
+      renderer.shadowMap.type = PCFSoftShadowMap;
       renderer.setPixelRatio(1);
       renderer.setSize(TILE * FINER, TILE * FINER, false);
       const camera = new PerspectiveCamera(50, width / height, 0.05, 300);

@@ -10,9 +10,11 @@ import {
   LineBasicMaterial,
   LineSegments,
   Mesh,
+  MeshBasicMaterial,
   MeshLambertMaterial,
   type Plane,
 } from 'three';
+import type { Towards } from '@velvet-tape/core/sun';
 import type { Drawn, HouseToDraw, ThingToDraw } from '../../../../workers/raise.worker';
 
 /** What of the house shows, and how. */
@@ -27,29 +29,77 @@ export interface Shown {
   readonly apart: boolean;
   /** With what stands loose in the rooms. */
   readonly furnished: boolean;
+  /** The way to the sun; null: in even light. */
+  readonly sun: Towards | null;
   /** From inside: everything is there, ceilings too. */
   readonly inside: boolean;
 }
 
-/** Even light from all round, a little more from one side, so that walls differ; within rooms it comes back from floor and walls. */
+/** A ball the house is in, metres. */
+interface Reach {
+  readonly x: number;
+  readonly y: number;
+  readonly z: number;
+  readonly radius: number;
+}
+
+function reachOf({ walkable }: HouseToDraw): Reach {
+  const points = walkable.floors.flatMap(({ rooms }) => rooms.flatMap(({ rings }) => rings.flat()));
+  if (points.length === 0) return { x: 0, y: 0, z: 0, radius: 10 };
+  const [xs, zs] = [points.map(({ x }) => x / 1000), points.map(({ y }) => y / 1000)];
+  const ups = walkable.floors.map(({ elevation }) => elevation / 1000);
+  const [minX, maxX, minZ, maxZ] = [Math.min(...xs), Math.max(...xs), Math.min(...zs), Math.max(...zs)];
+  const [low, high] = [Math.min(...ups), Math.max(...ups) + 3];
+  const radius = Math.hypot(maxX - minX, maxZ - minZ, high - low) / 2 + 1;
+  return { x: (minX + maxX) / 2, y: (low + high) / 2, z: (minZ + maxZ) / 2, radius };
+}
+
+/** Even light from all round, a little more from one side, so that walls differ; within rooms it comes back from floor and walls. Or the sun, with its shadows, and the sky. */
 class LightOfHouse {
   readonly root = new Group();
   private readonly sky = new HemisphereLight();
   private readonly key = new DirectionalLight('#ffffff');
   private readonly fill = new DirectionalLight('#ffffff');
+  private readonly sun = new DirectionalLight('#fff2dc');
 
   constructor() {
     this.key.position.set(-6, 7, 3);
     this.fill.position.set(3, 3, -7);
-    this.root.add(this.sky, this.key, this.fill);
+    this.sun.shadow.mapSize.set(2048, 2048);
+    this.sun.shadow.bias = -0.0004;
+    this.sun.shadow.normalBias = 0.02;
+    this.root.add(this.sky, this.key, this.fill, this.sun, this.sun.target);
   }
 
-  be(inside: boolean): void {
-    this.sky.color = new Color(inside ? '#fffefb' : '#ffffff');
+  be({ inside, sun }: Pick<Shown, 'inside' | 'sun'>, reach: Reach): void {
+    const up = sun ? sun.up : 0;
+    // in the dusk the sky still gives light
+    const day = sun ? Math.min(1, Math.max(0, (up + 0.1) / 0.3)) : 1;
+    this.sky.color = new Color(sun ? (up > 0 ? '#eaf2ff' : '#8f9bc0') : inside ? '#fffefb' : '#ffffff');
     this.sky.groundColor = new Color(inside ? '#f4ecdf' : '#dccdb9');
-    this.sky.intensity = inside ? 2.35 : 2.1;
-    this.key.intensity = inside ? 0.75 : 1.1;
-    this.fill.intensity = inside ? 0.35 : 0.4;
+    const even = inside ? 2.35 : 2.1;
+    this.sky.intensity = sun ? 0.5 + (inside ? 1.55 : 1.25) * day : even;
+    this.key.intensity = sun ? 0.25 * day : inside ? 0.75 : 1.1;
+    this.fill.intensity = sun ? 0.15 * day : inside ? 0.35 : 0.4;
+    this.sun.visible = sun !== null && up > 0;
+    this.sun.castShadow = this.sun.visible;
+    if (!sun || up <= 0) return;
+    this.sun.intensity = 2.4 * Math.min(1, 0.3 + 2 * up);
+    const { x, y, z, radius } = reach;
+    this.sun.target.position.set(x, y, z);
+    this.sun.position.set(x + sun.x * 2 * radius, y + sun.up * 2 * radius, z + sun.y * 2 * radius);
+    const { camera } = this.sun.shadow;
+    if (camera.right !== radius) {
+      Object.assign(camera, {
+        left: -radius,
+        right: radius,
+        top: radius,
+        bottom: -radius,
+        near: radius / 2,
+        far: 4 * radius,
+      });
+      camera.updateProjectionMatrix();
+    }
   }
 }
 
@@ -71,6 +121,9 @@ function solidMaterial(): MeshLambertMaterial {
   return material;
 }
 
+/** What is chosen of it, from outside. */
+export type How = Omit<Shown, 'inside' | 'sun'>;
+
 /** Between floors drawn apart, mm. */
 const APART = 2500;
 
@@ -87,6 +140,7 @@ export class HouseInSpace {
   readonly root = new Group();
   private readonly made = new Map<string, Made>();
   private readonly drawings = new Map<string, Drawn>();
+  private reach: Reach = { x: 0, y: 0, z: 0, radius: 10 };
   private readonly solid = solidMaterial();
   private readonly through = new MeshLambertMaterial({
     vertexColors: true,
@@ -101,6 +155,8 @@ export class HouseInSpace {
     opacity: 0.3,
     depthWrite: false,
   });
+  /** Not seen, but it throws a shadow. */
+  private readonly unseen = new MeshBasicMaterial({ colorWrite: false, depthWrite: false });
   private readonly light = new LightOfHouse();
   private readonly ink = new LineBasicMaterial({ color: '#3A1D3F', transparent: true, opacity: 0.55 });
   private readonly pale = new LineBasicMaterial({ color: '#3A1D3F', transparent: true, opacity: 0.22 });
@@ -126,6 +182,7 @@ export class HouseInSpace {
         }
       }
     for (const [name, made] of this.made) if (!there.has(name)) this.drop(name, made);
+    this.reach = reachOf(house);
   }
 
   private put(name: string, thing: ThingToDraw, drawn: Drawn): void {
@@ -135,6 +192,9 @@ export class HouseInSpace {
     geometry.setAttribute('color', new BufferAttribute(drawn.colours, 3));
     const solid = new Mesh(geometry, thing.part === 'glass' ? this.glass : this.solid);
     if (thing.part === 'glass') solid.renderOrder = 1;
+    // glass lets the sun in
+    solid.castShadow = thing.part !== 'glass';
+    solid.receiveShadow = true;
     const group = new Group();
     group.add(solid);
     let lines: LineSegments | null = null;
@@ -157,7 +217,7 @@ export class HouseInSpace {
 
   /** Shows what is to show, seen from a place of the sheet; metres. What lies towards who looks is lifted away. */
   show(house: HouseToDraw, shown: Shown, eye: { readonly x: number; readonly y: number; readonly z: number }): void {
-    this.light.be(shown.inside);
+    this.light.be(shown, this.reach);
     house.floors.forEach((floor, i) => {
       const on = shown.floor === null || shown.floor === floor.floor;
       const lift = shown.apart && shown.floor === null ? (i * APART) / 1000 : 0;
@@ -170,16 +230,24 @@ export class HouseInSpace {
         group.position.y = up;
         const near = shown.openSide && !shown.inside && isNear(thing, shown, eye);
         const lid = thing.part === 'ceilings' && !shown.inside && shown.openSide && !(covered && !near);
-        group.visible = on && isOf(thing, shown) && !lid && (shown.furnished || !thing.loose);
+        const seen = isOf(thing, shown) && !lid;
+        // in the sun what is lifted away still stands in its way
+        group.visible = on && (seen || shown.sun !== null) && (shown.furnished || !thing.loose);
         // of what is lifted away its edges stay
-        solid.visible = !near;
+        solid.visible = shown.sun !== null || !near;
         if (lines) {
-          lines.visible = !near || thing.part === 'walls';
+          lines.visible = seen && (!near || thing.part === 'walls');
           lines.material = near || shown.seeThrough ? this.pale : this.ink;
         }
-        if (thing.part === 'walls') solid.material = shown.seeThrough ? this.through : this.solid;
+        solid.material = this.materialOf(thing, shown, seen && !near);
       }
     });
+  }
+
+  private materialOf({ part }: ThingToDraw, { seeThrough }: Shown, seen: boolean) {
+    if (!seen) return this.unseen;
+    if (part === 'glass') return this.glass;
+    return part === 'walls' && seeThrough ? this.through : this.solid;
   }
 
   /** Everything over a height is cut away; null: nothing. */
@@ -193,7 +261,7 @@ export class HouseInSpace {
 
   dispose(): void {
     for (const [name, made] of this.made) this.drop(name, made);
-    for (const material of [this.solid, this.through, this.glass, this.ink, this.pale]) material.dispose();
+    for (const material of [this.solid, this.through, this.glass, this.ink, this.pale, this.unseen]) material.dispose();
   }
 }
 

@@ -1,0 +1,13 @@
+import type { DayAndTime } from '@velvet-tape/core/sun';
+import { BarButton } from '../../../../ui/BarButton';
+
+/** In which light the house is seen: under the sun of a time, or even. */
+export interface Light {
+  readonly time: DayAndTime | null;
+  /** The sun comes out, and what it stands at is chosen. */
+  toSun(): void;
+}
+
+export const SunButton = ({ time, toSun }: Light) => (
+  <BarButton label="Sun" says="Sun: place, day and time" chosen={time !== null} onPress={toSun} />
+);

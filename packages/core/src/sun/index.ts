@@ -1,0 +1,2 @@
+export * from './sun-at';
+export * from './on-floor';
