@@ -20,8 +20,6 @@ export interface SurfaceOfMesh {
   readonly count: number;
 }
 
-export type Corner3 = readonly [x: number, y: number, z: number];
-
 /** Puts a mesh together, triangle by triangle. */
 export class MeshBuilder {
   private readonly positions: number[] = [];
@@ -38,12 +36,6 @@ export class MeshBuilder {
     let list = this.bySurface.get(surface);
     if (!list) this.bySurface.set(surface, (list = []));
     list.push(a, b, c);
-  }
-
-  /** x, y and z of a corner. */
-  at(corner: number): Corner3 {
-    const i = 3 * corner;
-    return [this.positions[i]!, this.positions[i + 1]!, this.positions[i + 2]!];
   }
 
   done(): Mesh {

@@ -2,13 +2,15 @@ import { StyleSheet } from 'react-native';
 import { Text } from 'react-native-paper';
 import { BarButton } from '../../../../ui/BarButton';
 import { useColours } from '../../../../ui/theme';
+import { lent } from '../../later/lent';
 import type { Pose } from '../gait';
 import type { How, Shown } from '../space/things';
 import { useLengths } from '../use-lengths';
-import { Bar } from './Bar';
+import { Bar, TYPED } from './Bar';
 import { KeepView } from './KeepView';
 import { type Light, SunButton } from './SunButton';
-import { Typed } from './Typed';
+
+const { Written } = lent();
 
 /** Eyes of a small child, and of somebody on a ladder, mm. */
 const EYES = { lowest: 300, highest: 2500 };
@@ -33,13 +35,21 @@ export function InsideBar({
 }) {
   const colours = useColours();
   const { written, typed, say } = useLengths();
-  const keep = (mm: number) => {
-    if (mm >= EYES.lowest && mm <= EYES.highest) setEye(mm);
-    else say(`Eyes are between ${written(EYES.lowest)} and ${written(EYES.highest)} over the floor.`);
+  const keep = (mm: number): boolean => {
+    if (mm < EYES.lowest || mm > EYES.highest)
+      return say(`Eyes are between ${written(EYES.lowest)} and ${written(EYES.highest)} over the floor.`);
+    setEye(mm);
+    return true;
   };
   return (
     <Bar>
-      <Typed key={eye} label="Height of the eyes" value={written(eye)} keep={(text) => typed(text, keep)} />
+      <Written
+        style={TYPED}
+        key={eye}
+        label="Height of the eyes"
+        value={written(eye)}
+        keep={(text) => typed(text, keep)}
+      />
       <BarButton
         label="Furnished"
         says="With what stands loose in the rooms"

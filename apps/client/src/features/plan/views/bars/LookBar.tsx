@@ -4,12 +4,11 @@ import { lent } from '../../later/lent';
 import type { Pose } from '../gait';
 import type { How } from '../space/things';
 import { useLengths } from '../use-lengths';
-import { Bar } from './Bar';
+import { Bar, TYPED } from './Bar';
 import { KeepView } from './KeepView';
 import { type Light, SunButton } from './SunButton';
-import { Typed } from './Typed';
 
-const { DropMenu, floorsInOrder, useAppSelector } = lent();
+const { DropMenu, Written, floorsInOrder, useAppSelector } = lent();
 
 /** Higher than any house is cut, mm. */
 const HIGHEST = 20_000;
@@ -89,14 +88,19 @@ export function LookBar({
           onPress={() => setHow({ apart: !how.apart })}
         />
       )}
-      <Typed
+      <Written
+        style={TYPED}
         key={String(cut)}
         label="Cut at"
         value={cut === null ? '' : written(cut)}
         keep={(text) => {
-          if (text.trim() === '') setCut(null);
-          else
-            typed(text, (mm) => (mm <= HIGHEST ? setCut(mm) : say('That is higher than any floor. Check the unit.')));
+          const cutAt = (mm: number | null) => {
+            setCut(mm);
+            return true;
+          };
+          if (text.trim() === '') return cutAt(null);
+          const higher = () => say('That is higher than any floor. Check the unit.');
+          return typed(text, (mm) => (mm <= HIGHEST ? cutAt(mm) : higher()));
         }}
       />
       <SunButton time={time} toSun={toSun} />

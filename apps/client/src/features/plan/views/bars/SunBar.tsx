@@ -7,10 +7,9 @@ import { FONTS, useColours } from '../../../../ui/theme';
 import type { HouseToDraw, SunOverHouse } from '../../../../workers/raise.worker';
 import { lent } from '../../later/lent';
 import { useLengths } from '../use-lengths';
-import { Bar } from './Bar';
-import { Typed } from './Typed';
+import { Bar, TYPED } from './Bar';
 
-const { decimals, edit, formatArea, useAppDispatch, useAppSelector } = lent();
+const { Written, decimals, edit, formatArea, useAppDispatch, useAppSelector } = lent();
 
 /** Days of the year, months by their names. */
 const MONTHS = [
@@ -52,18 +51,18 @@ export function SunBar({
   const colours = useColours();
   const { say } = useLengths();
   const { place, units } = useAppSelector((state) => state.plan.plan!.job);
-  const put = (field: 'latitude' | 'longitude' | 'zone') => (text: string) => {
-    const value = Number(text.trim().replace(',', '.').replace('−', '-'));
-    if (text.trim() === '' || !Number.isFinite(value)) {
-      say(field === 'zone' ? 'Type hours, like 1 or −5.' : 'Type degrees, like 52.2 or −1.5.');
-      return;
-    }
-    // a house that is somewhere has clocks near to the sun there
-    const usual = place ?? { latitude: 50, longitude: 0, zone: 0 };
-    const next = { ...usual, [field]: field === 'zone' ? Math.round(60 * value) : value };
-    if (!place && field === 'longitude') next.zone = 60 * Math.round(value / 15);
-    dispatch(edit({ kind: 'changeJob', details: { place: next } }));
-  };
+  const put =
+    (field: 'latitude' | 'longitude' | 'zone') =>
+    (text: string): boolean => {
+      const value = Number(text.trim().replace(',', '.').replace('−', '-'));
+      if (text.trim() === '' || !Number.isFinite(value))
+        return say(field === 'zone' ? 'Type hours, like 1 or −5.' : 'Type degrees, like 52.2 or −1.5.');
+      // a house that is somewhere has clocks near to the sun there
+      const usual = place ?? { latitude: 50, longitude: 0, zone: 0 };
+      const next = { ...usual, [field]: field === 'zone' ? Math.round(60 * value) : value };
+      if (!place && field === 'longitude') next.zone = 60 * Math.round(value / 15);
+      return dispatch(edit({ kind: 'changeJob', details: { place: next } })).ok;
+    };
   const names = new Map(house.walkable.floors.flatMap(({ rooms }) => rooms.map(({ room, name }) => [room, name])));
   const falls = (over?.rooms ?? [])
     .filter(({ area }) => area > 50_000)
@@ -74,19 +73,22 @@ export function SunBar({
   return (
     <View testID="sun" style={styles.sun}>
       <Bar>
-        <Typed
+        <Written
+          style={TYPED}
           key={`lat ${place?.latitude}`}
           label="Latitude"
           value={place ? written(place.latitude) : ''}
           keep={put('latitude')}
         />
-        <Typed
+        <Written
+          style={TYPED}
           key={`lon ${place?.longitude}`}
           label="Longitude"
           value={place ? written(place.longitude) : ''}
           keep={put('longitude')}
         />
-        <Typed
+        <Written
+          style={TYPED}
           key={`zone ${place?.zone}`}
           label="Clock, h"
           value={place ? written(place.zone / 60) : ''}

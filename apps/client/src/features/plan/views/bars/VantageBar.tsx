@@ -5,11 +5,10 @@ import type { Pose } from '../gait';
 import { useHouse } from '../raising';
 import { useLengths } from '../use-lengths';
 import { placeOf } from '../vantage-view';
-import { Bar } from './Bar';
+import { Bar, TYPED, TYPED_WIDE } from './Bar';
 import { type Light, SunButton } from './SunButton';
-import { Typed } from './Typed';
 
-const { DropMenu, edit, useAppDispatch, useAppSelector, vantagesInOrder } = lent();
+const { Written, DropMenu, edit, useAppDispatch, useAppSelector, vantagesInOrder } = lent();
 
 /** One vantage: stepped through, named, its lens, what shows from it. */
 export function VantageBar({
@@ -38,10 +37,10 @@ export function VantageBar({
     const place = house && placeOf(now(), house.walkable);
     if (place) change({ ...place, floor: vantage.alone ? vantage.floor : place.floor, sun: time });
   };
-  const lens = (text: string) => {
+  const lens = (text: string): boolean => {
     const mm = Number(text.replace(',', '.').replace(/\s*mm$/, ''));
-    if (Number.isFinite(mm) && text.trim() !== '') change({ lens: mm });
-    else say('That is no lens. Type its mm, like 24.');
+    if (Number.isFinite(mm) && text.trim() !== '') return change({ lens: mm }).ok;
+    return say('That is no lens. Type its mm, like 24.');
   };
   const remove = () => {
     const result = dispatch(edit({ kind: 'removeVantage', vantage: vantage.id }));
@@ -54,12 +53,12 @@ export function VantageBar({
     <>
       <Bar>
         <BarIcon icon="chevron-left" says="The vantage before" onPress={() => step(-1)} />
-        <Typed
+        <Written
+          style={TYPED_WIDE}
           key={`name ${vantage.id} ${vantage.name}`}
-          wide
           label="Name of the vantage"
           value={vantage.name}
-          keep={(name) => change({ name })}
+          keep={(name) => change({ name }).ok}
         />
         <BarIcon icon="chevron-right" says="The next vantage" onPress={() => step(1)} />
         <DropMenu
@@ -82,12 +81,25 @@ export function VantageBar({
         />
       </Bar>
       <Bar>
-        <Typed key={`lens ${vantage.id} ${vantage.lens}`} label="Lens, mm" value={String(vantage.lens)} keep={lens} />
-        <Typed
+        <Written
+          style={TYPED}
+          key={`lens ${vantage.id} ${vantage.lens}`}
+          label="Lens, mm"
+          value={String(vantage.lens)}
+          keep={lens}
+        />
+        <Written
+          style={TYPED}
           key={`up ${vantage.id} ${vantage.up}`}
           label="Height"
           value={written(vantage.up)}
-          keep={(text) => typed(text, (up) => change({ up }).ok && goTo(vantage.id))}
+          keep={(text) =>
+            typed(text, (up) => {
+              const { ok } = change({ up });
+              if (ok) goTo(vantage.id);
+              return ok;
+            })
+          }
         />
         <BarButton
           label="Uprights"
