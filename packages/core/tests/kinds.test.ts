@@ -33,6 +33,7 @@ import { excerptAround } from '../src/excerpt';
 import { dropWithAll } from '../src/plan/footing';
 import { gesture, play } from './gestures';
 import { newPiece, pieceKindOf } from '../src/pieces';
+import { PAINT_CHART, READY_LOOKS, painted } from '../src/finishes';
 import { layOut } from '../src/sheets';
 import { hookEdits } from './hook-edits';
 import { House } from './house';
@@ -53,6 +54,25 @@ const HOOKS = 'hooks' as CollectionName;
 const hook = (face: string, offset: number) =>
   ({ kind: 'putUpHook', floor: 'ground', face, offset }) as unknown as Intent;
 const all = (plan: Plan, name: CollectionName): Entity[] => Object.values(plan[name]);
+
+/** Every room, every side of a wall and every opening with a finish, rooms with trims. */
+function dressed(plan: Plan): Intent[] {
+  const option = null;
+  return [
+    { kind: 'layFinish', on: [{ what: 'house', of: '', part: 'face' }], look: painted('#E9DFCB'), option },
+    ...Object.keys(plan.rooms).flatMap((room): Intent[] => [
+      { kind: 'layFinish', on: [{ what: 'room', of: room, part: 'floor' }], look: READY_LOOKS[11]!, option },
+      { kind: 'fitTrim', part: 'skirting', room, to: { height: 120 }, option },
+    ]),
+    ...Object.keys(plan.walls).map((wall, i): Intent => ({
+      ...{ kind: 'layFinish', look: painted(PAINT_CHART[i % 60]!.colour), option },
+      on: [{ what: 'wall', of: wall, part: i % 2 === 0 ? 'left' : 'right' }],
+    })),
+    ...Object.keys(plan.openings).map((of): Intent => ({
+      ...{ kind: 'layFinish', on: [{ what: 'opening', of, part: 'frame' }], look: painted('#23445E'), option },
+    })),
+  ];
+}
 
 /** A random house with hooks and a picture, and heights read in its rooms. */
 function furnished(gestures: Parameters<typeof play>[0]): Plan {
@@ -89,6 +109,7 @@ function furnished(gestures: Parameters<typeof play>[0]): Plan {
       { kind: 'addAnnotation', floor: 'ground', form: 'sign', at: room.at, sign: 'socket' },
     ]),
     ...furniture(plan),
+    ...dressed(plan),
     {
       kind: 'addSheets',
       sheets: layOut(plan, 'builder’s set', 'A4').map((sheet, i) => ({
@@ -272,7 +293,8 @@ describe('for every kind', () => {
     // sheets and options are on no floor
     for (const name of COLLECTIONS)
       if (name !== 'sheets' && name !== 'options')
-        expect([name, all(bare, name).length]).toEqual([name, name === 'floors' ? 1 : 0]);
+        // how the whole house is finished stays with the house
+        expect([name, all(bare, name).length]).toEqual([name, name === 'floors' || name === 'finishes' ? 1 : 0]);
   });
 });
 

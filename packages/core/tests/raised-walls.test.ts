@@ -66,7 +66,7 @@ test('a wall of 5 m, 250 mm thick and 2.40 m high, with a door of 0.83 × 2.04 m
   const area = ringsArea([flatRing(top.body)]);
   expect(volumeOf(top.mesh)).toBeCloseTo(area * 2430 - door.width * thick * door.height, 0);
   const areas = areasOf(top.mesh);
-  expect(areas.get(`face ${room} ${face.key}`)! - 5000 * FLOORING).toBeCloseTo(
+  expect(areas.get(`face ${room} ${top.body.wall.id} ${face.halves[0]!.forward ? 'right' : 'left'}`)! - 5000 * FLOORING).toBeCloseTo(
     5000 * 2400 - door.width * door.height,
     0,
   );

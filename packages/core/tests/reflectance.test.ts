@@ -1,4 +1,5 @@
-import { linearOf, materialOf, reflectanceOf } from '../src/raised';
+import { linearOf, reflectanceOf } from '../src/finishes';
+import { materialOf } from '../src/raised';
 
 test('sRGB to linear, and the light a colour gives back (IEC 61966-2-1; 0.2126, 0.7152, 0.0722)', () => {
   expect(reflectanceOf('#000000')).toBe(0);
@@ -11,7 +12,7 @@ test('sRGB to linear, and the light a colour gives back (IEC 61966-2-1; 0.2126, 
 });
 
 test('a house nobody has dressed has the reflectances rooms usually have: ceiling, walls, floor (EN 12464-1, ranges from memory)', () => {
-  const of = (surface: string) => reflectanceOf(materialOf(surface, {}).colour);
+  const of = (surface: string) => reflectanceOf(materialOf(surface, { finishes: {}, pieces: {} }).colour);
   expect(of('ceiling r')).toBeGreaterThan(0.7);
   expect(of('face r f')).toBeGreaterThan(0.5);
   expect(of('floor r')).toBeGreaterThan(0.2);

@@ -1,6 +1,7 @@
 import { Document, type Material, type Node, WebIO } from '@gltf-transform/core';
 import type { Plan } from '@velvet-tape/core';
-import { type RaisedFloor, drawable, linearOf, materialOf, raisedHouse } from '@velvet-tape/core/raised';
+import { linearOf } from '@velvet-tape/core/finishes';
+import { type RaisedFloor, drawable, materialOf, raisedHouse } from '@velvet-tape/core/raised';
 
 /**
  * A house as binary glTF 2.0 (ISO/IEC 12113): metres, y up, z towards the foot of the sheet. A node for each floor, at its height, in it one for each room, in that what belongs to it alone; what rooms
@@ -15,7 +16,7 @@ export async function houseAsGltf(plan: Plan, house: readonly RaisedFloor[] = ra
   document.getRoot().setDefaultScene(scene);
   const materials = new Map<string, Material>();
   const materialFor = (surface: string): Material => {
-    const { key, colour, roughness, metallic, opacity } = materialOf(surface, plan.pieces);
+    const { key, colour, roughness, metallic, opacity } = materialOf(surface, plan);
     let made = materials.get(key);
     if (!made) {
       made = document

@@ -1,7 +1,7 @@
 import { bulgeThrough, cross, dot, sameCourse } from '../geometry';
 import type { Draft } from '../plan/draft';
 import { namedBy } from '../plan/footing';
-import { type Id, type WallEnd, otherSide } from '../plan/plan';
+import { type Id, type WallEnd, type WallSide, otherSide } from '../plan/plan';
 import { networkOfFloor } from '../rooms';
 import { type HalfWall, carries, putAt, standingOn } from '../walls';
 
@@ -20,8 +20,17 @@ export function heal(draft: Draft, floor: Id, id: Id): void {
     one.bulge === 0 && two.bulge === 0
       ? Math.abs(cross(one.d, two.d)) < 1e-6 && dot(one.d, two.d) < 0
       : dot(one.d, two.d) < 0 && sameCourse(one.course, two.course, 1);
-  if (alike && inLine) join(draft, one, two);
+  if (alike && inLine && wholesOf(draft, one, 'right') === wholesOf(draft, two, 'left')) join(draft, one, two);
 }
+
+/** What is on a wall from end to end, as one walks along it out from a corner; of two that leave it in one line the right of the one is the left of the other. */
+const wholesOf = (draft: Draft, { wall, forward }: HalfWall, first: WallSide): string =>
+  standingOn(draft, wall.id)
+    .flatMap(({ how, entity, it }) =>
+      how.whole ? [`${(forward ? it.side : otherSide(it.side)) === first} ${how.whole(entity)}`] : [],
+    )
+    .sort()
+    .join();
 
 /** One wall in the place of two that leave a corner, unless something depends on the corner. True when it was done. */
 export function join(draft: Draft, one: HalfWall, two: HalfWall): boolean {
@@ -50,8 +59,12 @@ export function join(draft: Draft, one: HalfWall, two: HalfWall): boolean {
 function comeAlong(draft: Draft, corner: Id, two: HalfWall, { wall, end }: { wall: Id; end: WallEnd }): void {
   const far = two.wall.start === corner ? 'end' : 'start';
   for (const each of [...standingOn(draft, wall), ...standingOn(draft, two.wall.id)]) {
-    const { name, id, it } = each;
+    const { name, id, it, how } = each;
     const second = it.wall === two.wall.id;
+    if (how.whole) {
+      if (second) draft.drop(name, id);
+      continue;
+    }
     if (it.anchor !== (second ? far : end === 'end' ? 'start' : 'end')) draft.drop(name, id);
     else if (second) putAt(draft, each, { wall, anchor: end, side: far === end ? it.side : otherSide(it.side) });
   }

@@ -8,6 +8,7 @@ import { priceOf } from '../pieces/list';
 import { type PieceOnFloor, piecesOn } from '../pieces/on-floor';
 import { runsOf } from '../pieces/runs';
 import type { Id, Plan } from '../plan/plan';
+import { ofOption } from '../finishes/look-of';
 import { houseOfOption, piecesOfOption } from './with-option';
 
 /** What options are compared by. mm, mm², mm³; prices in the money of the job. */
@@ -90,5 +91,10 @@ export function planOfOption(plan: Plan, option: Id): Plan {
       turn: (Math.atan2(frame.d.y, frame.d.x) * 180) / Math.PI,
     },
   }));
-  return { ...house, pieces: Object.fromEntries(free.map((piece) => [piece.id, piece])) };
+  return {
+    ...house,
+    pieces: Object.fromEntries(free.map((piece) => [piece.id, piece])),
+    finishes: ofOption(house.finishes, option),
+    trims: ofOption(house.trims, option),
+  };
 }

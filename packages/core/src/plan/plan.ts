@@ -27,6 +27,7 @@ export * from './kinds/looks';
 export * from './kinds/annotations';
 export * from './kinds/opening-types';
 export * from './kinds/openings';
+export * from './kinds/finishes';
 export * from './kinds/options';
 export * from './kinds/pieces';
 export * from './kinds/points';
@@ -45,7 +46,7 @@ export * from './kinds/walls';
 export * from './values';
 
 /** Version of the document, see migrations. */
-export const SCHEMA_VERSION = 16;
+export const SCHEMA_VERSION = 17;
 
 export type Units = 'metric' | 'imperial';
 
@@ -116,9 +117,10 @@ export const thicknessOf = (wall: Wall): number => wall.left + wall.right;
 export const ceilingHeightOf = (plan: Plan, room: Room): number => room.ceilingHeight ?? plan.job.usual.ceilingHeight;
 
 /** The ids of all pictures a plan has: under it, on its sheets, in their title block. */
-export const picturesIn = ({ underlays, frames, job }: Pick<Plan, 'underlays' | 'frames' | 'job'>): Id[] => [
+export const picturesIn = ({ underlays, frames, finishes, job }: Pick<Plan, 'underlays' | 'frames' | 'finishes' | 'job'>): Id[] => [
   ...Object.values(underlays).map(({ picture }) => picture),
   ...Object.values(frames).flatMap(({ shows }) => (shows.kind === 'picture' ? [shows.picture] : [])),
+  ...Object.values(finishes).flatMap(({ look }) => look.picture ?? []),
   ...(job.logo ? [job.logo.picture] : []),
 ];
 
@@ -133,6 +135,9 @@ export function withPicturesNamed(plan: Plan, other: (picture: Id) => Id): Plan 
     underlays: each(plan.underlays, named),
     frames: each(plan.frames, (frame) =>
       frame.shows.kind === 'picture' ? { ...frame, shows: named(frame.shows) } : frame,
+    ),
+    finishes: each(plan.finishes, (finish) =>
+      finish.look.picture ? { ...finish, look: { ...finish.look, picture: other(finish.look.picture) } } : finish,
     ),
   };
 }

@@ -9,7 +9,9 @@ import { openingsRaised, roofLightRaised } from './openings';
 import { pieceRaised } from './pieces';
 import { ROOF_BUILD_UP } from './build-up';
 import { lidRaised, roomFloorRaised, solidRaised } from './rooms';
+import { trimOf } from '../finishes/trim-of';
 import { stairsRaised } from './stairs';
+import { trimRaised } from './trims';
 import { besideOf, sideKey, topOfWall } from './wall-top';
 import { wallsRaised } from './walls';
 
@@ -23,6 +25,8 @@ export const RAISED_PARTS = [
   'columns',
   'stairs',
   'pieces',
+  'skirtings',
+  'cornices',
 ] as const;
 export type RaisedPart = (typeof RAISED_PARTS)[number];
 
@@ -112,6 +116,9 @@ export function raisedFloor(plan: Plan, id: Id): RaisedFloor {
     const { id } = room.room;
     add('floors', id, `Floor of ${called(room)}`, [id], roomFloorRaised(room));
     add('ceilings', id, `Ceiling of ${called(room)}`, [id], lidRaised(room, built, holes));
+    const trim = (part: 'skirting' | 'cornice') => trimRaised(floor, room, trimOf(plan.trims, id, part));
+    add('skirtings', id, `Skirting of ${called(room)}`, [id], trim('skirting'));
+    add('cornices', id, `Cornice of ${called(room)}`, [id], trim('cornice'));
   }
   for (const on of floor.solids) {
     const room = roomUnder(floor, on.ring);
@@ -123,7 +130,8 @@ export function raisedFloor(plan: Plan, id: Id): RaisedFloor {
     const { course } = floor.network.half(wall, true);
     return top.at(course.length / 2)(middle(course.a, course.b));
   };
-  for (const { opening, solid, glass } of openingsRaised(floor, ({ wall }) => ceilingAt(wall))) {
+  const board = (room: Id | null) => trimOf(plan.trims, room ?? '', 'board');
+  for (const { opening, solid, glass } of openingsRaised(floor, ({ wall }) => ceilingAt(wall), board)) {
     const rooms = roomsOf(opening.wall);
     add('openings', opening.id, opening.label, rooms, solid, opening.wall);
     add('glass', opening.id, `Glass of ${opening.label}`, rooms, glass, opening.wall);

@@ -1,18 +1,23 @@
-import type { Collection, Piece, RoomColour } from '../plan/plan';
+import { lookOf } from '../finishes/look-of';
+import { partsOfSurface } from '../finishes/surface';
+import { colourAt, isPlain, periodOf } from '../finishes/texture';
+import { onceFor } from '../memory';
 import type { Stuff } from '../pieces/form';
-import { partsOfSurface } from './surface';
+import type { Collection, FinishLook, Piece, Plan, RoomColour, Sheen } from '../plan/plan';
 
 /** How a surface looks, and what light it gives back. */
 export interface Material {
   /** Alike ones are one. */
   readonly key: string;
-  /** sRGB, #rrggbb. */
+  /** sRGB, #rrggbb; of a pattern what it is on the whole. */
   readonly colour: string;
   /** 0: a mirror, 1: chalk. */
   readonly roughness: number;
   readonly metallic: number;
   /** 1: nothing is seen through it. */
   readonly opacity: number;
+  /** With a pattern, or a picture; null: one colour all over. */
+  readonly look: FinishLook | null;
 }
 
 const material = (key: string, colour: string, roughness = 0.9, more: Partial<Material> = {}): Material => ({
@@ -21,6 +26,7 @@ const material = (key: string, colour: string, roughness = 0.9, more: Partial<Ma
   roughness,
   metallic: 0,
   opacity: 1,
+  look: null,
   ...more,
 });
 
@@ -65,8 +71,42 @@ const COLOURS: Readonly<Record<RoomColour, string>> = {
   water: '#7EA2AE',
 };
 
-/** What a surface is made of. */
-export function materialOf(surface: string, pieces: Collection<Piece>): Material {
+const ROUGHNESS: Readonly<Record<Sheen, number>> = { matt: 0.95, eggshell: 0.8, satin: 0.6, gloss: 0.3 };
+
+/** What a surface is made of: as it was finished, else as of a house nobody has dressed. */
+export function materialOf(surface: string, plan: Pick<Plan, 'finishes' | 'pieces'>): Material {
+  const look = lookOf(surface, plan);
+  return look ? materialOfLook(look) : bareMaterialOf(surface, plan.pieces);
+}
+
+const materialOfLook = onceFor((look: FinishLook): Material => {
+  const { name, sheen, colour } = look;
+  const made = isPlain(look) && !look.picture ? null : look;
+  return material(made ? JSON.stringify(look) : `${name} ${colour} ${sheen}`, meanOf(look), ROUGHNESS[sheen], {
+    look: made,
+  });
+});
+
+/** What of its colours a finish is on the whole: of joints as much as there are. */
+function meanOf(look: FinishLook): string {
+  if (isPlain(look)) return look.colour;
+  const { u, v } = periodOf(look);
+  const at = colourAt(look);
+  const sum = [0, 0, 0];
+  const n = 24;
+  for (let j = 0; j < n; j += 1)
+    for (let i = 0; i < n; i += 1)
+      at(((i + 0.37) * u) / n, ((j + 0.53) * v) / n).forEach((value, k) => (sum[k]! += value));
+  return `#${sum
+    .map((value) =>
+      Math.round(value / n / n)
+        .toString(16)
+        .padStart(2, '0'),
+    )
+    .join('')}`;
+}
+
+function bareMaterialOf(surface: string, pieces: Collection<Piece>): Material {
   const { kind, of } = partsOfSurface(surface);
   if (kind !== 'piece') return BARE[kind];
   const [id, stuff] = of;
@@ -74,19 +114,4 @@ export function materialOf(surface: string, pieces: Collection<Piece>): Material
   const colour = Object.hasOwn(pieces, id!) ? pieces[id!]!.colour : null;
   if (!colour || (stuff !== 'soft' && stuff !== 'body')) return own;
   return { ...own, key: `${own.key} ${colour}`, colour: COLOURS[colour] };
-}
-
-/** Of the light that falls on a colour the share that it gives back, 0 to 1: its luminance Y, sRGB to linear by IEC 61966-2-1. A light reflectance value is 100 times that. */
-export function reflectanceOf(colour: string): number {
-  const [r, g, b] = linearOf(colour);
-  return 0.2126 * r + 0.7152 * g + 0.0722 * b;
-}
-
-/** A colour #rrggbb as linear red, green and blue, 0 to 1 (IEC 61966-2-1). */
-export function linearOf(colour: string): readonly [number, number, number] {
-  const value = (at: number) => {
-    const c = parseInt(colour.slice(at, at + 2), 16) / 255;
-    return c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4;
-  };
-  return [value(1), value(3), value(5)];
 }

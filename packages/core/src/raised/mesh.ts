@@ -13,7 +13,7 @@ export interface Mesh {
 
 /** A stretch of the triangles of a mesh that has one finish. */
 export interface SurfaceOfMesh {
-  /** What it is: `face <room> <face>`, `floor <room>`, `reveal <opening>`; see surface.ts. */
+  /** What it is: `face <room> <wall> <side>`, `floor <room>`, `reveal <opening>`; see finishes/surface.ts. */
   readonly surface: string;
   /** In triangles. */
   readonly from: number;

@@ -2,15 +2,17 @@ import type { DerivedFloor } from '../derived';
 import { type Point, type Ring, courseOf, direction, moved, partOf, pointAt, rightOf } from '../geometry';
 import { isHinged, isThere, openingSpan, swingsOf } from '../openings';
 import { lastFor } from '../memory';
-import type { Opening } from '../plan/plan';
+import { SECTIONS } from '../finishes/trim-of';
+import type { Id, Opening, Trim } from '../plan/plan';
 import { prism, raise } from './columns';
 import { type Mesh, MeshBuilder, together } from './mesh';
-import { surfaceId } from './surface';
+import { surfaceId } from '../finishes/surface';
+import { sweep } from './sweep';
 import { triangulated } from './triangulate';
 import { besideOf, sideKey } from './wall-top';
 
 /** Common practice, no source, mm: how a door or window is made where nobody measured it. */
-const MADE = {
+export const MADE = {
   /** A leaf, and the gap under it. */
   leaf: 40,
   under: 6,
@@ -36,15 +38,17 @@ export interface RaisedOpening {
 export const openingsRaised = (
   floor: DerivedFloor,
   ceilingAt: (opening: Opening) => number,
+  boardOf: (room: Id | null) => Trim | null = () => null,
 ): readonly RaisedOpening[] =>
   floor.openings.flatMap((opening): RaisedOpening[] => {
     const span = openingSpan(floor.network, opening);
     if (opening.form === 'roof light' || !isThere(span)) return [];
     const [ceiling, inside] = [ceilingAt(opening), insideOf(floor, opening)];
+    const board = boardOf(roomBeside(floor, opening, inside));
     const { wall, course } = floor.network.half(opening.wall, true);
     return [
-      lastOpening(opening, [span.from, span.to, ceiling, inside, wall, course.a, course.b], () => {
-        const made = new Making(floor, opening, ceiling, inside);
+      lastOpening(opening, [span.from, span.to, ceiling, inside, wall, course.a, course.b, board], () => {
+        const made = new Making(floor, opening, ceiling, inside, board);
         return { opening, solid: together(made.solid), glass: together(made.glass) };
       }),
     ];
@@ -57,6 +61,9 @@ function insideOf(floor: DerivedFloor, opening: Opening): 1 | -1 {
   const beside = besideOf(floor);
   return beside.get(sideKey(opening.wall, 'right')) || !beside.get(sideKey(opening.wall, 'left')) ? 1 : -1;
 }
+
+const roomBeside = (floor: DerivedFloor, { wall }: Opening, inside: 1 | -1): Id | null =>
+  besideOf(floor).get(sideKey(wall, inside > 0 ? 'right' : 'left'))?.room.room.id ?? null;
 
 /** Puts one opening together, in its own frame: along it from its first jamb, across from the middle of its wall, up from the floor. */
 class Making {
@@ -75,6 +82,7 @@ class Making {
     private readonly opening: Opening,
     ceiling: number,
     private readonly inside: 1 | -1,
+    private readonly boardTrim: Trim | null,
   ) {
     const { wall, course } = floor.network.half(opening.wall, true);
     const span = openingSpan(floor.network, opening);
@@ -205,11 +213,7 @@ class Making {
     const out = -inside * (half - set);
     const o: readonly [number, number] = out < 0 ? [out, out + deep] : [out - deep, out];
     const inner = inside > 0 ? o[1] : o[0];
-    const board = Math.abs(inside * half - inner) > 20 ? MADE.board.thick : 0;
-    if (board > 0) {
-      const end = inside * (half + MADE.board.out);
-      this.box('board', [0, width], [Math.min(inner, end), Math.max(inner, end)], [low, low + board]);
-    }
+    if (Math.abs(inside * half - inner) > 20) this.board(inner);
     const broad = Math.min(Math.max(MADE.window.least, opening.frame), width / 4, (high - low) / 4);
     const foot = low;
     this.box('frame', [0, broad], o, [foot, high]);
@@ -249,6 +253,27 @@ class Making {
           pane(width / 2, s1, z0, z1, middle);
         } else pane(s0, s1, z0, z1, middle);
     }
+  }
+
+  /** A window board from the frame to before the wall, its edge formed as it was chosen. */
+  private board(inner: number): void {
+    const { width, half, inside, low, boardTrim: trim } = this;
+    if (trim?.profile === 'none') return;
+    const [thick, out] = trim ? [trim.height, trim.depth] : [MADE.board.thick, MADE.board.out];
+    const face = inside * half;
+    const edge = SECTIONS[trim?.profile ?? 'square'];
+    const outline = [
+      { x: inner, y: low },
+      ...edge.slice(1, -1).map(([o, u]) => ({ x: face + inside * out * o, y: low + thick * u })),
+      { x: face, y: low + thick },
+      { x: inner, y: low + thick },
+    ].filter((p, i, all) => Math.hypot(p.x - all[(i + 1) % all.length]!.x, p.y - all[(i + 1) % all.length]!.y) > 1e-6);
+    const p = (s: number): Point => moved(this.at, this.d, s);
+    const way = inside > 0 ? [p(0), p(width)] : [p(width), p(0)];
+    const section = outline.map(({ x, y }) => ({ out: inside * x, up: y }));
+    this.solid.push(
+      sweep({ points: way.map((each) => ({ ...each, up: 0 })), closed: false }, section, this.of('board')),
+    );
   }
 
   /** Glass, with its bars. */

@@ -3,7 +3,7 @@ import { partsOf } from '../pieces/body';
 import { type PieceOnFloor, onSheet } from '../pieces/on-floor';
 import { prism } from './columns';
 import { type Mesh, together } from './mesh';
-import { surfaceId } from './surface';
+import { surfaceId } from '../finishes/surface';
 
 const lastPiece = lastFor<PieceOnFloor['piece'], Mesh>();
 

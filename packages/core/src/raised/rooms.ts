@@ -5,7 +5,7 @@ import { lastFor } from '../memory';
 import { type Column, raise } from './columns';
 import { type BuiltTo, FLOORING, overCeiling } from './build-up';
 import type { Mesh } from './mesh';
-import { surfaceId } from './surface';
+import { surfaceId } from '../finishes/surface';
 import { cornersOfRings } from './triangulate';
 
 /** By its outline: what else is said of a room is no matter here. */

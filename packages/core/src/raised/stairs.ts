@@ -3,7 +3,7 @@ import { lastFor } from '../memory';
 import type { StairOnFloor } from '../stairs/on-floor';
 import { prism, raise } from './columns';
 import { EMPTY, type Mesh, together } from './mesh';
-import { surfaceId } from './surface';
+import { surfaceId } from '../finishes/surface';
 import { cornersOfRings } from './triangulate';
 
 /** A tread of open stairs, or of a ladder, and what is under the steps of closed ones, mm (common practice, no source). */

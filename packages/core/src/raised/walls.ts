@@ -18,7 +18,7 @@ import { type WallBody, bodiesOf } from '../walls';
 import { type Column, type Span, raise } from './columns';
 import { type BuiltTo, FLOORING, overCeiling } from './build-up';
 import type { Mesh } from './mesh';
-import { surfaceId } from './surface';
+import { surfaceId } from '../finishes/surface';
 import { cornersOfRings } from './triangulate';
 import { besideOf, sideKey, topOfWall, type WallTop } from './wall-top';
 
@@ -43,7 +43,7 @@ export function wallsRaised(floor: DerivedFloor, built: BuiltTo = null): readonl
     const inIt = openings.get(id) ?? [];
     const [left, right] = [beside.get(sideKey(id, 'left')), beside.get(sideKey(id, 'right'))];
     const ceilings = [left, right].map((each) => each?.room.ceiling);
-    const rooms = [left, right].map((each) => each?.face.key);
+    const rooms = [left, right].map((each) => each?.room.room.id);
     return lastWall(body, [floor.network.half(id, true).course.length, built, ...ceilings, ...rooms, ...inIt], () => ({
       body,
       ...wallRaised(floor, body, inIt, built),
@@ -90,7 +90,7 @@ function wallRaised(
   const beside = besideOf(floor);
   const face = (side: 'left' | 'right') => {
     const own = beside.get(sideKey(wall.id, side));
-    return own ? surfaceId('face', own.room.room.id, own.face.key) : surfaceId('outside', wall.id);
+    return own ? surfaceId('face', own.room.room.id, wall.id, side) : surfaceId('outside', wall.id, side);
   };
   const [left, right] = [face('left'), face('right')];
   const mesh = raise(columns, (a, b, _, { low, high, inner }) => {
@@ -109,7 +109,7 @@ function wallRaised(
     if (Math.abs(off - wall.right) < NEAR) return right;
     return Math.abs(off + wall.left) < NEAR ? left : surfaceId('cut', wall.id);
   });
-  const outside = surfaceId('outside', wall.id);
+  const outside = surfaceId('outside', wall.id, beside.get(sideKey(wall.id, 'left')) ? 'right' : 'left');
   const lid = cells.map((rings): Column => {
     const high = top.at(middleAlong(rings, course));
     return {

@@ -142,7 +142,7 @@ function split(draft: Draft, wall: Wall, at: Id, { queue, places }: Work): void 
   const cut = Math.min(course.length, Math.max(0, alongOf(course, draft.corners[at]!)));
   const standing = standingOn(draft, wall.id);
   for (const { id, entity, how } of standing) {
-    const { from, to } = places.get(id)!;
+    const { from, to } = places.get(id) ?? { from: 0, to: 0 };
     if (how.uncut && from < cut && cut < to) throw new Refusal(how.uncut(entity, draft));
   }
   const second = draft.addWall({ ...wall, start: at, bulge: partOf(course, cut, course.length).bulge });
@@ -150,6 +150,10 @@ function split(draft: Draft, wall: Wall, at: Id, { queue, places }: Work): void 
   draft.put('walls', { ...wall, end: at, bulge: partOf(course, 0, cut).bulge });
   // what stands on the wall is taped from the end that was there before, which is a real corner of the room
   for (const each of standing) {
+    if (each.how.whole) {
+      draft.put(each.name, { ...each.how.at(each.entity, { ...each.it, wall: second.id }), id: draft.newId() } as never);
+      continue;
+    }
     const { from, to } = places.get(each.id)!;
     const first = (from + to) / 2 <= cut;
     const on = first ? wall.id : second.id;
@@ -167,8 +171,12 @@ function mergeTwins(draft: Draft, one: Wall, two: Wall, places: Spots): void {
   const turned = kept.start !== gone.start;
   const { length } = lineOf(draft, kept);
   for (const each of standingOn(draft, gone.id)) {
-    const { from, to } = places.get(each.id)!;
-    places.set(each.id, { wall: kept.id, ...(turned ? { from: length - to, to: length - from } : { from, to }) });
+    const at = places.get(each.id);
+    if (at)
+      places.set(each.id, {
+        wall: kept.id,
+        ...(turned ? { from: length - at.to, to: length - at.from } : { from: at.from, to: at.to }),
+      });
     const entity = turned ? turnedOnWall(each, { ends: true, sides: true }) : each.entity;
     putAt(draft, { ...each, entity, it: each.how.of(entity, draft)! }, { wall: kept.id });
   }

@@ -96,7 +96,7 @@ export const putAt = (draft: Draft, { name, entity, how, it }: OnWall, stand: Pa
  */
 function placesOn(draft: Draft, floor: Id): Spots {
   const places: Spots = new Map();
-  const standings = standingOn(draft).filter(({ it }) => draft.walls[it.wall]?.floor === floor);
+  const standings = standingOn(draft).filter(({ it, how }) => !how.whole && draft.walls[it.wall]?.floor === floor);
   if (standings.length === 0) return places;
   const before = networkOf(draft.before.corners, wallsOf(draft.before, floor));
   const now = networkOf(draft.corners, draft.on('walls', floor));

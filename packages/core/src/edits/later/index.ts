@@ -6,6 +6,7 @@ import { carryFloorEdits } from './carry-floor';
 import { closeEndEdits } from './close-end';
 import { dimensionsEdits } from './dimensions';
 import { floorsEdits } from './floors';
+import { finishesEdits } from './finishes';
 import { flushEdits } from './flush';
 import { labelsEdits } from './labels';
 import { looksEdits } from './looks';
@@ -26,6 +27,7 @@ export const LATER_EDITS = {
   ...carryFloorEdits,
   ...closeEndEdits,
   ...dimensionsEdits,
+  ...finishesEdits,
   ...floorsEdits,
   ...flushEdits,
   ...labelsEdits,

@@ -40,6 +40,13 @@ function copyOption(draft: Draft, from: Id, to: Id): void {
     const on = stand.kind === 'piece' ? { ...stand, piece: became.get(stand.piece) ?? stand.piece } : stand;
     draft.put('pieces', { ...piece, id: became.get(piece.id)!, option: to, stand: on });
   }
+  for (const finish of Object.values(draft.finishes).filter(({ option }) => option === from)) {
+    const { on } = finish;
+    const also = on.what === 'piece' ? { ...on, of: became.get(on.of) ?? on.of } : on;
+    draft.put('finishes', { ...finish, id: draft.newId(), option: to, on: also });
+  }
+  for (const trim of Object.values(draft.trims).filter(({ option }) => option === from))
+    draft.put('trims', { ...trim, id: draft.newId(), option: to });
   const alterations = Object.values(draft.alterations).filter(({ option }) => option === from);
   const walls = new Map(alterations.map(({ id }) => [id, draft.newId()]));
   for (const alteration of alterations) {

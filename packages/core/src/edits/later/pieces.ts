@@ -10,6 +10,7 @@ import { type BuiltIn, type Id, NEW_PIECE, type Piece, type PieceStand } from '.
 import { LONGEST_NAME } from '../../plan/schema';
 import { formatLength } from '../../units';
 import { edit } from '../edit';
+import { alikeFinished } from './finishes';
 import { requireFloor, requireName, requireNote, requireOne } from '../require';
 
 type Told = Partial<Omit<Piece, 'id' | 'floor'>>;
@@ -153,6 +154,7 @@ function copyPieces(draft: Draft, { pieces, dx, dy }: CopyPieces): Id {
         ? { ...stand, piece: under }
         : movedFrom(placesOf(draft, piece.floor).get(piece.id), stand, dx, dy);
     draft.put('pieces', checked(draft, { ...piece, id, stand: now, group: groups.get(group) ?? '' }));
+    alikeFinished(draft, piece.id, id);
   }
   return became.values().next().value!;
 }
@@ -199,7 +201,9 @@ function arrayPiece(draft: Draft, { piece: id, pattern, last }: ArrayPiece): voi
       : piece.stand.kind === 'wall' && spot.turn === 0
         ? movedFrom(on, piece.stand, spot.x - first.x, spot.y - first.y)
         : { kind: 'free', x: spot.x, y: spot.y, turn: (turn + spot.turn) % 360 };
-    draft.put('pieces', { ...piece, id: i === 0 ? piece.id : draft.newId(), group, stand });
+    const copy = i === 0 ? piece.id : draft.newId();
+    draft.put('pieces', { ...piece, id: copy, group, stand });
+    if (copy !== piece.id) alikeFinished(draft, piece.id, copy);
   });
 }
 

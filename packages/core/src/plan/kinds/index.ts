@@ -2,6 +2,7 @@ import type { Collection, Id } from '../values';
 import { type Alteration, type AlterationEnd, alterationEndKind, alterationKind } from './alterations';
 import { type Break, breakKind } from './breaks';
 import { type Corner, cornerKind } from './corners';
+import { type Finish, type Trim, finishKind, trimKind } from './finishes';
 import { type Dimension, dimensionKind } from './dimensions';
 import { type Floor, floorKind } from './floors';
 import { type SheetFrame, frameKind } from './frames';
@@ -50,6 +51,8 @@ export interface Entities {
   readonly pieces: Piece;
   readonly alterations: Alteration;
   readonly alterationEnds: AlterationEnd;
+  readonly finishes: Finish;
+  readonly trims: Trim;
   readonly looks: NamedLook;
   readonly sheets: Sheet;
   readonly frames: SheetFrame;
@@ -82,6 +85,8 @@ export const KINDS: { readonly [C in CollectionName]: Kind<Entities[C], Collecti
   pieces: pieceKind,
   alterations: alterationKind,
   alterationEnds: alterationEndKind,
+  finishes: finishKind as never,
+  trims: trimKind,
   looks: lookKind,
   sheets: sheetKind,
   frames: frameKind,

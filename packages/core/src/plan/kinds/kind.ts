@@ -24,6 +24,8 @@ export type CollectionName =
   | 'pieces'
   | 'alterations'
   | 'alterationEnds'
+  | 'finishes'
+  | 'trims'
   | 'looks'
   | 'sheets'
   | 'frames'
@@ -80,6 +82,8 @@ export interface OnWalls<E, P> {
   readonly at: (entity: E, stand: Stand) => E;
   /** What else of it is handed, once the ends of its wall, or its sides, have changed places. */
   readonly turned?: (entity: E, which: { readonly ends: boolean; readonly sides: boolean }) => E;
+  /** It is on a side of its wall from end to end: where that is parted it is on both pieces, and two pieces are one again where this is the same of both. */
+  readonly whole?: (entity: E) => string;
   /** It hinders nothing that is done to its wall; not given: it does. */
   readonly light?: true;
   /** Where its wall goes it stays, free: `at` on the face where its middle was, `d` along the face as seen from its room. Not given: it goes too. */

@@ -2,7 +2,7 @@ import type { Id } from '../plan/plan';
 
 /**
  * What a surface of the raised house is, as one word and what it is of. A finish is given by it, and nothing else tells surfaces apart:
- * `face <room> <face>`, `floor <room>`, `ceiling <room>`, `outside <wall>`, `reveal <opening>`, `frame`, `leaf`, `glass <opening>`, `column <solid>`, `stairs <stair>`, `piece <piece> <stuff>`.
+ * `face <room> <wall> <side>`, `floor <room>`, `ceiling <room>`, `outside <wall> <side>`, `reveal <opening>`, `frame`, `leaf`, `glass <opening>`, `column <solid>`, `stairs <stair>`, `piece <piece> <stuff>`.
  */
 export const surfaceId = (what: SurfaceKind, ...of: readonly (Id | string)[]): string => [what, ...of].join(' ');
 
