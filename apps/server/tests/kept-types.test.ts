@@ -22,7 +22,7 @@ test('a type is kept, kept anew under its id, listed and forgotten; forgetting t
   await put('sash-1', { name: 'Sash', spec }).expect(200);
   await put('door-1', { name: '', spec: usualSpec('door', 'imperial') }).expect(200);
   await put('sash-1', { name: 'Tall sash', spec: { ...spec, height: 1800 } }).expect(200);
-  expect((await list()).map(({ name, spec: { height } }) => [name, height])).toEqual([
+  expect((await list()).map(({ name, spec }) => [name, 'height' in spec && spec.height])).toEqual([
     ['Tall sash', 1800],
     ['', 2032],
   ]);

@@ -49,10 +49,11 @@ export interface PaperStyle {
   readonly round: boolean;
 }
 
-export function paperStyle({ fill, line }: RoleStyle): PaperStyle {
+/** `colour`: what a mark is filled with of itself, as pale as on the screen. */
+export function paperStyle({ fill, line }: RoleStyle, colour?: string): PaperStyle {
   return {
     // a sheet is white where the screen has a tint
-    fill: fill && fill.opacity === undefined ? INKS[fill.ink] : null,
+    fill: colour ? paler(colour, fill?.opacity ?? 1) : fill && fill.opacity === undefined ? INKS[fill.ink] : null,
     stroke: line && INKS[line.ink],
     width: line ? WEIGHTS[line.weight] : 0,
     opacity: line?.weight === 'fine' ? 0.6 : 1,
@@ -60,6 +61,13 @@ export function paperStyle({ fill, line }: RoleStyle): PaperStyle {
     round: line?.dashes === 'scaled',
   };
 }
+
+/** A colour over white. */
+const paler = (colour: string, opacity: number): string =>
+  `#${[1, 3, 5]
+    .map((at) => Math.round(255 - (255 - parseInt(colour.slice(at, at + 2), 16)) * opacity))
+    .map((value) => value.toString(16).padStart(2, '0'))
+    .join('')}`;
 
 export const TITLE_FONT = 'Fraunces';
 export const TEXT_FONT = 'Atkinson Hyperlegible Next';

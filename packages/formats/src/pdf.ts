@@ -117,7 +117,7 @@ function pdfPainter(
     doc.restore();
   };
   return {
-    path: ({ rings, closed }, style) => drawn(pathData(rings, closed), paperStyle(style)),
+    path: ({ rings, closed, colour }, style) => drawn(pathData(rings, closed), paperStyle(style, colour)),
     arc: (mark, style) => drawn(arcData(mark), paperStyle(style)),
     text: (mark, { text }) => {
       const { at, turn, size, align } = mark;

@@ -2,8 +2,8 @@ import { type Mark, type Painter, type Point, type RoleStyle } from '@velvet-tap
 import { INKS, LETTERING, TEXT_FONT, TITLE_FONT, paperStyle } from './paper-style';
 import { arcData, pathData } from './path-data';
 
-function styleOf(style: RoleStyle): string {
-  const { fill, stroke, width, opacity, dashes, round } = paperStyle(style);
+function styleOf(style: RoleStyle, colour?: string): string {
+  const { fill, stroke, width, opacity, dashes, round } = paperStyle(style, colour);
   const faint = opacity < 1 ? ` stroke-opacity="${opacity}"` : '';
   const line = stroke && ` stroke="${stroke}" stroke-width="${width}"${faint}`;
   const dashed = dashes ? ` stroke-dasharray="${dashes.join(' ')}"${round ? ' stroke-linecap="round"' : ''}` : '';
@@ -33,7 +33,7 @@ export function svgPainter(
   return {
     path: (mark, style) => {
       const d = pathData(mark.rings, mark.closed, { place: paper, scale, say: mm });
-      return `<path ${what(mark)} ${styleOf(style)} fill-rule="evenodd" d="${d}"/>`;
+      return `<path ${what(mark)} ${styleOf(style, mark.colour)} fill-rule="evenodd" d="${d}"/>`;
     },
     arc: (mark, style) => {
       const d = arcData(mark, { place: paper, scale, say: mm });

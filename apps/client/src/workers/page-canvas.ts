@@ -37,7 +37,7 @@ function canvasPainter(context: Context, pictures: ReadonlyMap<string, ImageBitm
     context.globalAlpha = 1;
   };
   return {
-    path: ({ rings, closed }, style) => drawn(pathData(rings, closed), paperStyle(style)),
+    path: ({ rings, closed, colour }, style) => drawn(pathData(rings, closed), paperStyle(style, colour)),
     arc: (mark, style) => drawn(arcData(mark), paperStyle(style)),
     text: ({ at, turn, size, align, text: words }, { text }) => {
       context.save();

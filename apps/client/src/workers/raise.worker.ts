@@ -1,6 +1,7 @@
 import './whole-core';
 import '../core-later/piece';
 import type { Id, Plan, PlanChange } from '@velvet-tape/core';
+import { type Texture, linearOf, ofOption, textureOf } from '@velvet-tape/core/finishes';
 import { planOfOption } from '@velvet-tape/core/options';
 import { withChange } from '@velvet-tape/core/plan';
 import {
@@ -10,8 +11,8 @@ import {
   type WallPlane,
   type Walkable,
   drawable,
-  linearOf,
   materialOf,
+  patterned,
   raisedHouse,
   walkableOf,
 } from '@velvet-tape/core/raised';
@@ -25,23 +26,37 @@ import {
   sunOnFloors,
   towardsSun,
 } from '@velvet-tape/core/sun';
-import { deriveFloor } from '@velvet-tape/core';
+import { type DerivedFloor, deriveFloor } from '@velvet-tape/core';
 import { houseAsGltf } from '@velvet-tape/formats/gltf';
 import { expose, transfer } from 'comlink';
 
-/** What of a thing is drawn: corners in metres, how each is lit and coloured (linear), and its edges. */
+/** What of a thing is drawn: corners in metres, how each is lit and coloured (linear), where it is on the pattern that lies there, and its edges. */
 export interface Drawn {
   readonly positions: Float32Array;
   readonly normals: Float32Array;
   readonly colours: Float32Array;
+  readonly places: Float32Array;
   readonly edges: Float32Array;
+  /** Which corners are of which surface; what pattern lies on it: null, one colour. */
+  readonly surfaces: readonly {
+    readonly surface: string;
+    readonly from: number;
+    readonly count: number;
+    readonly pattern: string | null;
+  }[];
 }
+
+/** A pattern that things name: made here, or a picture of one’s own by its id. */
+export type Pattern = { readonly key: string } & (
+  { readonly texture: Texture; readonly picture?: never } | { readonly picture: Id; readonly texture?: never }
+);
 
 /** A thing of a raised floor. `drawn` comes once: the same stamp is the same drawing. */
 export interface ThingToDraw {
   readonly key: string;
   readonly part: RaisedPart;
   readonly rooms: readonly Id[];
+  readonly name: string;
   readonly loose: boolean;
   readonly wall: WallPlane | null;
   readonly stamp: string;
@@ -54,6 +69,8 @@ export interface FloorToDraw extends Omit<RaisedFloor, 'things'> {
 
 export interface HouseToDraw {
   readonly floors: readonly FloorToDraw[];
+  /** Those that were not sent before. */
+  readonly patterns: readonly Pattern[];
   readonly walkable: Walkable;
 }
 
@@ -70,6 +87,9 @@ const stamps = new WeakMap<Mesh, string>();
 let count = 0;
 /** What the page has. */
 const sent = new Set<string>();
+
+/** Patterns the page has. */
+const known = new Set<string>();
 
 function stampOf(mesh: Mesh, colours: string): string {
   let stamp = stamps.get(mesh);
@@ -92,19 +112,22 @@ const raising = {
     if (!plan) throw new Error('There is no plan to raise.');
     const shown = optionOf(plan, option);
     const buffers: ArrayBufferLike[] = [];
+    const patterns: Pattern[] = [];
     const floors = raisedHouse(shown).map((floor): FloorToDraw => ({
       ...floor,
-      things: floor.things.map(({ mesh, name: _, ...thing }): ThingToDraw => {
-        const colours = mesh.surfaces.map(({ surface }) => materialOf(surface, shown.pieces).colour).join();
+      things: floor.things.map(({ mesh, ...thing }): ThingToDraw => {
+        const colours = mesh.surfaces.map(({ surface }) => materialOf(surface, shown).key).join();
         const stamp = stampOf(mesh, colours);
         if (sent.has(stamp)) return { ...thing, stamp, drawn: null };
         sent.add(stamp);
-        const drawn = drawnOf(mesh, shown);
-        buffers.push(drawn.positions.buffer, drawn.normals.buffer, drawn.colours.buffer, drawn.edges.buffer);
+        const drawn = drawnOf(mesh, shown, deriveFloor(shown, floor.floor), patterns);
+        const { positions, normals, colours: inks, places, edges } = drawn;
+        buffers.push(...[positions, normals, inks, places, edges].map(({ buffer }) => buffer));
         return { ...thing, stamp, drawn };
       }),
     }));
-    return transfer({ floors, walkable: walkableOf(shown) }, buffers as ArrayBuffer[]);
+    for (const { texture } of patterns) if (texture) buffers.push(texture.data.buffer);
+    return transfer({ floors, patterns, walkable: walkableOf(shown) }, buffers as ArrayBuffer[]);
   },
 
   /** The sun over the house at a time of the year; null where nobody said where the house is. */
@@ -135,22 +158,37 @@ function optionOf(plan: Plan, option: Id | null): Plan {
   return last.shown;
 }
 
-/** Of a house as it was measured no option’s pieces stand in it. */
-const measuredOnly = (plan: Plan): Plan =>
-  Object.values(plan.pieces).every(({ option }) => option === '')
-    ? plan
-    : { ...plan, pieces: Object.fromEntries(Object.entries(plan.pieces).filter(([, { option }]) => option === '')) };
+/** A house as it was measured has nothing that belongs to an option. */
+const measuredOnly = (plan: Plan): Plan => ({
+  ...plan,
+  pieces: ofOption(plan.pieces, null),
+  finishes: ofOption(plan.finishes, null),
+  trims: ofOption(plan.trims, null),
+});
 
-function drawnOf(mesh: Mesh, plan: Plan): Drawn {
-  const { positions, normals, edges, surfaces } = drawable(mesh);
+function drawnOf(mesh: Mesh, plan: Plan, floor: DerivedFloor, patterns: Pattern[]): Drawn {
+  const made = drawable(mesh);
+  const { positions, normals, edges } = made;
+  const { places, materials } = patterned(made, floor, plan);
   const colours = new Float32Array(positions.length);
-  for (const { surface, from, count } of surfaces) {
-    const colour = linearOf(materialOf(surface, plan.pieces).colour);
-    for (let i = from; i < from + count; i += 1) colours.set(colour, 3 * i);
-  }
+  const surfaces = made.surfaces.map((each, k) => {
+    const { key, colour, look } = materials[k]!;
+    // a pattern has its colours of its own
+    const ink = look ? WHITE : linearOf(colour);
+    for (let i = each.from; i < each.from + each.count; i += 1) colours.set(ink, 3 * i);
+    if (look && !known.has(key)) {
+      known.add(key);
+      const texture = look.picture ? null : textureOf(look);
+      if (texture) patterns.push({ key, texture });
+      else if (look.picture) patterns.push({ key, picture: look.picture });
+    }
+    return { ...each, pattern: look ? key : null };
+  });
   // what is given away is a copy: the drawing itself is remembered
-  return { positions: positions.slice(), normals: normals.slice(), colours, edges: edges.slice() };
+  return { positions: positions.slice(), normals: normals.slice(), colours, places, edges: edges.slice(), surfaces };
 }
+
+const WHITE = [1, 1, 1] as const;
 
 export type Raising = typeof raising;
 

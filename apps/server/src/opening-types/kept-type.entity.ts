@@ -1,8 +1,8 @@
-import type { OpeningSpec, PieceSpec } from '@velvet-tape/core';
+import type { FinishLook, OpeningSpec, PieceSpec } from '@velvet-tape/core';
 import { Column, CreateDateColumn, Entity, ForeignKey, PrimaryColumn } from 'typeorm';
 import { Workspace } from '../workspaces/workspace.entity';
 
-/** A type of door or window, or a piece, that a workspace keeps for later jobs. */
+/** A type of door or window, a piece, or a finish, that a workspace keeps for later jobs. */
 @Entity('kept_types')
 export class KeptOpeningType {
   @ForeignKey(() => Workspace, { name: 'kept_types_workspace_fkey' })
@@ -16,7 +16,7 @@ export class KeptOpeningType {
   name: string;
 
   @Column({ type: 'jsonb' })
-  spec: OpeningSpec | PieceSpec;
+  spec: OpeningSpec | PieceSpec | FinishLook;
 
   @CreateDateColumn({ type: 'timestamptz' })
   created: Date;

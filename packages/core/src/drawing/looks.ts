@@ -34,6 +34,8 @@ const ROLES = {
   ceilings: ['ceiling.line', 'ceiling.meet', 'ceiling.text'],
   tints: [],
   hatches: ['hatch.line'],
+  'finish tints': [],
+  'finish patterns': [],
   dimensions: [],
   notes: [],
   pictures: [],
@@ -48,16 +50,19 @@ const look = (off: readonly ShownPart[], more: Partial<Content> = {}): Content =
   ...more,
 });
 
+/** How floors are finished shows where a client looks at it. */
+const FINISHES = ['finish tints', 'finish patterns'] as const;
+
 /** The looks every job has. */
 const BUILT_IN: Readonly<Record<LookName, Content>> = {
-  'on site': look(['piece numbers']),
+  'on site': look(['piece numbers', ...FINISHES]),
   'for the client': look(['lengths', 'checks', 'numbers', 'levels', 'ceilings', 'dimensions', 'piece numbers'], {
     sizes: true,
   }),
-  'for the builder': look(['checks', 'pieces', 'piece numbers']),
+  'for the builder': look(['checks', 'pieces', 'piece numbers', ...FINISHES]),
   bare: look([
     ...(['names', 'areas', 'lengths', 'checks', 'numbers', 'levels', 'ceilings', 'dimensions', 'notes'] as const),
-    ...(['pieces', 'piece numbers'] as const),
+    ...(['pieces', 'piece numbers', ...FINISHES] as const),
   ]),
 };
 

@@ -1,7 +1,7 @@
 import type { DerivedFloor } from '../derived';
 import type { LetterBox } from './lettering';
 import type { Point, Ring } from '../geometry';
-import type { Collection, Id, LabelSays, Look, Piece, RoomColour, ShownPart, Units } from '../plan/plan';
+import type { Collection, Finish, Id, LabelSays, Look, Piece, RoomColour, ShownPart, Units } from '../plan/plan';
 
 /** What a mark stands for; a painter chooses line, colour and lettering by it. */
 export type Role =
@@ -60,6 +60,8 @@ export type Role =
   | 'note.text'
   | 'note.sign'
   | 'hatch.line'
+  | 'finish.tint'
+  | 'finish.joint'
   | 'piece.form'
   | 'piece.line'
   | 'piece.over'
@@ -89,6 +91,8 @@ export interface PathMark extends MarkOf<'path'> {
   readonly rings: readonly Ring[];
   readonly closed: boolean;
   readonly tint?: RoomColour;
+  /** What it is filled with, where that is its own: sRGB, #RRGGBB. */
+  readonly colour?: string;
 }
 
 export interface ArcMark extends MarkOf<'arc'> {
@@ -147,6 +151,8 @@ export interface DrawingStyle {
   } | null;
   /** The pieces of the plan, where they are to be drawn. */
   readonly pieces?: Collection<Piece>;
+  /** How its floors are finished, where that is to be drawn. */
+  readonly finishes?: Collection<Finish>;
   /** What labels of rooms say; not given: as the job has it. */
   readonly labels?: LabelSays;
   /** Rooms say how long and wide they are. */

@@ -92,6 +92,8 @@ export const STYLES: Readonly<Record<Role, RoleStyle>> = {
   'note.text': lettered(NONE),
   'note.sign': line('ink', 'thin'),
   'hatch.line': line('soft', 'edge'),
+  'finish.tint': { ...NONE, fill: { ink: 'floor', opacity: 0.5 } },
+  'finish.joint': line('soft', 'edge'),
   'piece.form': area('floor', 'ink', 'thin'),
   'piece.line': line('soft', 'fine'),
   'piece.over': line('soft', 'thin', 'hidden'),

@@ -14,7 +14,7 @@ export interface Unit {
 }
 
 /** How units lie beside each other: a pattern that repeats itself every `u` by `v` mm. */
-export interface Laid {
+export interface LaidUnits {
   readonly u: number;
   readonly v: number;
   /** What lies at a place of the pattern; null: a joint. */
@@ -30,13 +30,13 @@ const timesOf = (step: number, of = 1): number =>
   of * Math.max(1, Math.min(Math.ceil(MOST / of), Math.round(SEEN / step / of)));
 
 /** How the units of a look are laid, from the first corner of the first. */
-export const laidOf = (look: Pick<FinishLook, 'along' | 'across' | 'joint' | 'bond'>): Laid =>
+export const laidOf = (look: Pick<FinishLook, 'along' | 'across' | 'joint' | 'bond'>): LaidUnits =>
   look.bond === 'herringbone' ? herringbone(look) : inRows(look);
 
 /** Each row begins so much of a unit farther on than the one before. */
 const SHIFTS = { straight: 1, half: 2, third: 3 } as const;
 
-function inRows({ along, across, joint, bond }: Pick<FinishLook, 'along' | 'across' | 'joint' | 'bond'>): Laid {
+function inRows({ along, across, joint, bond }: Pick<FinishLook, 'along' | 'across' | 'joint' | 'bond'>): LaidUnits {
   const [length, width] = [along + joint, across + joint];
   const shifts = bond === 'herringbone' ? 1 : SHIFTS[bond];
   const [columns, rows] = [timesOf(length), timesOf(width, shifts)];
@@ -61,7 +61,7 @@ function inRows({ along, across, joint, bond }: Pick<FinishLook, 'along' | 'acro
  * Blocks at right angles, each with its end against the side of the next. In their own frame, at 45° to the pattern, one lies along and one stands over its first end; the pair repeats
  * by (w, w) and (−l, l). Turned by 45° those are a width of √2 w and a height of √2 l.
  */
-function herringbone({ along, across, joint }: Pick<FinishLook, 'along' | 'across' | 'joint'>): Laid {
+function herringbone({ along, across, joint }: Pick<FinishLook, 'along' | 'across' | 'joint'>): LaidUnits {
   const [long, short] = [Math.max(along, across), Math.min(along, across)];
   const [l, w] = [long + joint, short + joint];
   const [stepU, stepV] = [Math.SQRT2 * w, Math.SQRT2 * l];

@@ -69,7 +69,7 @@ export function finishOf(surface: string, { finishes }: Dressed): Finish | null 
   return null;
 }
 
-export const lookOf = (surface: string, dressed: Dressed): FinishLook | null =>
+export const finishLookOf = (surface: string, dressed: Dressed): FinishLook | null =>
   finishOf(surface, dressed)?.look ?? null;
 
 /** What of a plan belongs to one option: what is there in all of them, and its own. Null: the measured house. */

@@ -1,6 +1,6 @@
 import type { FinishLook } from '../plan/plan';
 import { digitsOf } from './colour';
-import { type Laid, type Unit, laidOf } from './laid';
+import { type LaidUnits, type Unit, laidOf } from './laid';
 
 /** A finish as a picture that repeats itself: red, green, blue and 255 for each px, row by row, `v` upwards from the first row. */
 export interface Texture {
@@ -116,7 +116,7 @@ export function colourAt(look: FinishLook): ColourAt {
 }
 
 function units(look: FinishLook, joint: Rgb, of: (unit: Unit, u: number, v: number) => Rgb): ColourAt {
-  const laid: Laid = laidOf(look);
+  const laid: LaidUnits = laidOf(look);
   return (u, v) => {
     const unit = laid.unitAt(u, v);
     return unit ? of(unit, u, v) : joint;

@@ -6,7 +6,7 @@ import type { Hatch } from '../plan/plan';
 import { headingOf } from './figures';
 
 /** Lines beside each other: which way they run, degrees; how far apart; of dashed ones how long a dash and the gap after it, and by how much each line’s dashes begin later. */
-interface Family {
+export interface Family {
   readonly turn: number;
   readonly apart: number;
   readonly dash?: readonly [number, number];
@@ -118,7 +118,7 @@ const mark = (key: string, rings: Point[][]): readonly Mark[] =>
 /** Lines of a floor closer than this are a grey, and hide what is written on it: every second, third … is drawn then. Lettering heights. */
 const CLOSEST = 0.5;
 
-function coarser(family: Family, lettering: number): Family {
+export function coarser(family: Family, lettering: number): Family {
   const times = Math.max(1, Math.ceil((CLOSEST * lettering) / family.apart));
   if (times === 1) return family;
   const { dash, later = 0 } = family;

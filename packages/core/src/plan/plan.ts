@@ -117,7 +117,12 @@ export const thicknessOf = (wall: Wall): number => wall.left + wall.right;
 export const ceilingHeightOf = (plan: Plan, room: Room): number => room.ceilingHeight ?? plan.job.usual.ceilingHeight;
 
 /** The ids of all pictures a plan has: under it, on its sheets, in their title block. */
-export const picturesIn = ({ underlays, frames, finishes, job }: Pick<Plan, 'underlays' | 'frames' | 'finishes' | 'job'>): Id[] => [
+export const picturesIn = ({
+  underlays,
+  frames,
+  finishes,
+  job,
+}: Pick<Plan, 'underlays' | 'frames' | 'finishes' | 'job'>): Id[] => [
   ...Object.values(underlays).map(({ picture }) => picture),
   ...Object.values(frames).flatMap(({ shows }) => (shows.kind === 'picture' ? [shows.picture] : [])),
   ...Object.values(finishes).flatMap(({ look }) => look.picture ?? []),

@@ -1,4 +1,4 @@
-import { lookOf } from '../finishes/look-of';
+import { finishLookOf } from '../finishes/look-of';
 import { partsOfSurface } from '../finishes/surface';
 import { colourAt, isPlain, periodOf } from '../finishes/texture';
 import { onceFor } from '../memory';
@@ -75,7 +75,7 @@ const ROUGHNESS: Readonly<Record<Sheen, number>> = { matt: 0.95, eggshell: 0.8, 
 
 /** What a surface is made of: as it was finished, else as of a house nobody has dressed. */
 export function materialOf(surface: string, plan: Pick<Plan, 'finishes' | 'pieces'>): Material {
-  const look = lookOf(surface, plan);
+  const look = finishLookOf(surface, plan);
   return look ? materialOfLook(look) : bareMaterialOf(surface, plan.pieces);
 }
 

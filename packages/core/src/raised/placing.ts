@@ -1,18 +1,19 @@
 import { partsOfSurface } from '../finishes/surface';
 import type { DerivedFloor, DerivedRoom } from '../derived';
-import { type Course, type Point, alongOf, flattened, rightOf } from '../geometry';
-import { onceFor } from '../memory';
-import type { FinishLook } from '../plan/plan';
+import { type Course, alongOf } from '../geometry';
+import { type Reach, spreadOfRoom, startOf } from '../finishes/spread';
+import { periodOf } from '../finishes/texture';
+import type { FinishLook, Plan } from '../plan/plan';
+import type { Drawable } from './drawable';
+import { type Material, materialOf } from './material';
 import { besideOf, sideKey } from './wall-top';
 
 /** x, y, z as in a mesh, mm. */
 type Place = readonly [number, number, number];
 
 /** How a surface lies before whoever looks at it: mm to the right and up from where it begins, and how far it reaches. */
-interface Spread {
+interface Spread extends Reach {
   readonly at: (p: Place, normal: Place) => readonly [number, number];
-  readonly low: readonly [number, number];
-  readonly high: readonly [number, number];
 }
 
 /** From a place on a surface, with the direction it looks there, to a place of the pattern that is laid on it: mm along and up from the first corner of its first unit. */
@@ -20,24 +21,14 @@ export type OnPattern = (p: Place, normal: Place) => readonly [number, number];
 
 /** Where the pattern of a look lies on a surface of a floor. */
 export function laidOn(floor: DerivedFloor, surface: string, look: FinishLook): OnPattern {
-  const { at, low, high } = spreadOf(floor, surface);
-  const [x, y] = startOf(look, low, high);
+  const { at, ...reach } = spreadOf(floor, surface);
+  const [x, y] = startOf(look, reach);
   const angle = (look.turn * Math.PI) / 180;
   const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
   return (p, normal) => {
     const [a, b] = at(p, normal);
     return [(a - x) * cos + (b - y) * sin, (b - y) * cos - (a - x) * sin];
   };
-}
-
-/** Where the first whole one begins: at a corner, so that it ends there where that is at the right or at the head; in the middle half of one lies to either side. */
-function startOf(
-  { start, along, across, joint }: FinishLook,
-  low: readonly [number, number],
-  high: readonly [number, number],
-): readonly [number, number] {
-  if (start === 'middle') return [(low[0] + high[0] - along) / 2, (low[1] + high[1] - across) / 2];
-  return [start.endsWith('right') ? high[0] + joint : low[0], start.startsWith('head') ? high[1] + joint : low[1]];
 }
 
 function spreadOf(floor: DerivedFloor, surface: string): Spread {
@@ -63,23 +54,11 @@ const onFace = (course: Course, height: number): Spread => ({
   high: [course.length, height],
 });
 
-/** Along the longest wall, and from it into the room. */
-const onRoom = onceFor(({ faces, outline, label }: DerivedRoom): Spread => {
-  const [longest] = [...faces].sort((a, b) => b.length - a.length);
-  const [from, d] = longest ? [longest.a, longest.d] : [label, { x: 1, y: 0 }];
-  const n = rightOf(d);
-  const at = (p: Point): readonly [number, number] => {
-    const [x, y] = [p.x - from.x, p.y - from.y];
-    return [x * d.x + y * d.y, x * n.x + y * n.y];
-  };
-  const all = outline.rings.flatMap((ring) => flattened(ring).map(at));
-  const reach = (k: 0 | 1) => all.map((each) => each[k]);
-  return {
-    at: ([x, , z]) => at({ x, y: z }),
-    low: [Math.min(...reach(0)), Math.min(...reach(1))],
-    high: [Math.max(...reach(0)), Math.max(...reach(1))],
-  };
-});
+/** Along its longest wall, and from that into the room. */
+function onRoom(room: DerivedRoom): Spread {
+  const { at, low, high } = spreadOfRoom(room);
+  return { at: ([x, , z]) => at({ x, y: z }), low, high };
+}
 
 /** What is upright from left to right and up, what is level as on the sheet. */
 const ANYWHERE: Spread = {
@@ -91,3 +70,28 @@ const ANYWHERE: Spread = {
   low: [0, 0],
   high: [0, 0],
 };
+
+/** What is drawn of a mesh with what lies on it: two numbers for each corner, in repeats of its pattern, and what each surface looks like. */
+export interface Patterned {
+  readonly places: Float32Array;
+  readonly materials: readonly Material[];
+}
+
+/** Of what one colour covers, the places are nothing. `floor`: the one it is on. */
+export function patterned(drawn: Drawable, floor: DerivedFloor, plan: Pick<Plan, 'finishes' | 'pieces'>): Patterned {
+  const { positions: p, normals: n, surfaces } = drawn;
+  const places = new Float32Array((2 * p.length) / 3);
+  const materials = surfaces.map(({ surface, from, count }) => {
+    const material = materialOf(surface, plan);
+    if (!material.look) return material;
+    const on = laidOn(floor, surface, material.look);
+    const { u, v } = periodOf(material.look);
+    for (let i = from; i < from + count; i += 1) {
+      const k = 3 * i;
+      const [a, b] = on([1000 * p[k]!, 1000 * p[k + 1]!, 1000 * p[k + 2]!], [n[k]!, n[k + 1]!, n[k + 2]!]);
+      places.set([a / u, b / v], 2 * i);
+    }
+    return material;
+  });
+  return { places, materials };
+}

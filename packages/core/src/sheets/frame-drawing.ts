@@ -10,6 +10,7 @@ import {
   lookOf,
   printedPictures,
 } from '../drawing';
+import { ofOption } from '../finishes/look-of';
 import type { Id, Plan, SheetFrame } from '../plan/plan';
 import { chosenOption, drawAlterations, piecesOfOption, withoutGone } from '../options';
 import { piecesIn } from '../pieces';
@@ -89,7 +90,10 @@ function planOf(plan: Plan, floor: Id, room: Id | null, scale: number, look: Con
   const option = chosenOption(plan);
   const furnishing = piecesOfOption(plan.pieces, option);
   const pieces = room === null ? furnishing : piecesIn(furnishing, derived);
-  const parts = drawFloorInParts(derived, { lettering, units, pieces, ...own });
+  const parts = drawFloorInParts(derived, {
+    ...{ lettering, units, pieces, finishes: ofOption(plan.finishes, option) },
+    ...own,
+  });
   const altered =
     option === null || room !== null || own.without.has('walls') ? [] : drawAlterations(plan, whole, option, lettering);
   const drawn = [...withoutGone(parts, plan, option), ...altered].flatMap((part) => part.marks);

@@ -151,7 +151,10 @@ function split(draft: Draft, wall: Wall, at: Id, { queue, places }: Work): void 
   // what stands on the wall is taped from the end that was there before, which is a real corner of the room
   for (const each of standing) {
     if (each.how.whole) {
-      draft.put(each.name, { ...each.how.at(each.entity, { ...each.it, wall: second.id }), id: draft.newId() } as never);
+      draft.put(each.name, {
+        ...each.how.at(each.entity, { ...each.it, wall: second.id }),
+        id: draft.newId(),
+      } as never);
       continue;
     }
     const { from, to } = places.get(each.id)!;

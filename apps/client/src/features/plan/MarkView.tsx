@@ -52,7 +52,7 @@ function screenPainter(colours: HouseColours, lettering: number): Painter<ReactN
     };
   return {
     path: (mark, style) => {
-      const fill = mark.tint ? colours.tints[mark.tint] : style.fill ? inks[style.fill.ink] : 'none';
+      const fill = mark.colour ?? (mark.tint ? colours.tints[mark.tint] : style.fill ? inks[style.fill.ink] : 'none');
       const opacity = style.fill?.opacity;
       return (
         <Path

@@ -33,6 +33,7 @@ import {
   selectOption,
   selectParted,
   selectShownFloor,
+  selectFinishes,
   selectShownPieces,
 } from './selectors';
 import { bendHandle } from './tools/grips';
@@ -163,11 +164,12 @@ function usePieces(lettering: number): readonly DrawingPart[] {
   const floor = useAppSelector(selectShownFloor);
   const near = useAppSelector(selectParted)?.part ?? null;
   const pieces = useAppSelector(selectShownPieces);
+  const finishes = useAppSelector(selectFinishes);
   const look = useAppSelector(selectLook);
   return useMemo(() => {
     if (!came || !floor) return NOTHING;
-    return drawPiecesOn(floor, { lettering, pieces, notes: { whole: floor, near }, ...look });
-  }, [came, floor, near, pieces, look, lettering]);
+    return drawPiecesOn(floor, { lettering, pieces, finishes, notes: { whole: floor, near }, ...look });
+  }, [came, floor, near, pieces, finishes, look, lettering]);
 }
 
 /** Without the doors and windows that are not there in the option that is looked at. */

@@ -3,8 +3,10 @@ import {
   type Box,
   type DerivedFloor,
   type DerivedRoom,
+  type Finish,
   type Intent,
   type LengthUnit,
+  type Piece,
   type TypedLength,
   type Plan,
   type Point,
@@ -190,8 +192,16 @@ export const selectOption = ({ plan: { plan, option } }: RootState): string | nu
   plan && option !== null && Object.hasOwn(plan.options, option) ? option : null;
 
 /** Those that are there in all options, and in this one. */
-const piecesIn = (pieces: Plan['pieces'] | undefined, own: string | null): Plan['pieces'] =>
-  Object.fromEntries(Object.entries(pieces ?? {}).filter(([, { option }]) => option === '' || option === own));
+const inOption = <E extends { readonly option: string }>(
+  all: Readonly<Record<string, E>> | undefined,
+  own: string | null,
+): Readonly<Record<string, E>> =>
+  Object.fromEntries(Object.entries(all ?? {}).filter(([, { option }]) => option === '' || option === own));
+const piecesIn = inOption<Piece>;
+export const selectFinishes = createSelector(
+  [(state: RootState) => state.plan.plan?.finishes, selectOption],
+  inOption<Finish>,
+);
 export const selectPieces = createSelector([(state: RootState) => state.plan.plan?.pieces, selectOption], piecesIn);
 
 /** Those of the option that is meant to be: what leaves as a file. */

@@ -20,6 +20,8 @@ export interface LayFinish {
   readonly kind: 'layFinish';
   /** All of them look so afterwards, and what is within them: a wall of its room, a room of the house. */
   readonly on: readonly FinishOn[];
+  /** A side of a wall with all that goes on in one line with it, as one sees it from its room. */
+  readonly along?: boolean;
   /** Null: they look as what they are in. */
   readonly look: FinishLook | null;
   /** In this option alone; null: in the measured house, and in all options that say nothing else. */
@@ -46,11 +48,12 @@ const GONE: Readonly<Record<Exclude<FinishOn['what'], 'house'>, string>> = {
   piece: 'That piece is no longer there.',
 };
 
-function layFinish(draft: Draft, { on, look, option }: LayFinish): void {
+function layFinish(draft: Draft, { on: asked, along = false, look, option }: LayFinish): void {
   if (option !== null) requireOne(draft, 'options', option, 'That option is no longer there.');
   if (look !== null) requireLook(look);
   const own = option ?? '';
   const rooms = roomsOfSides(draft.before);
+  const on = along ? asked.flatMap((each) => alongWith(draft.before, each)) : asked;
   for (const each of on) {
     if (each.what !== 'house') requireOne(draft, COLLECTION_OF[each.what], each.of, GONE[each.what]);
     const key = keyOfOn(each);
@@ -63,6 +66,18 @@ function layFinish(draft: Draft, { on, look, option }: LayFinish): void {
       for (const finish of within) if (finish.option === '') put(draft, own, finish.on, look);
     if (look !== null) put(draft, own, each, look);
   }
+}
+
+/** The sides of all walls of the face that a side of a wall is part of; itself where it is of none. */
+function alongWith(plan: Plan, on: FinishOn): readonly FinishOn[] {
+  const floor = on.what === 'wall' && Object.hasOwn(plan.walls, on.of) ? plan.walls[on.of]!.floor : null;
+  if (floor === null) return [on];
+  const sides = deriveFloor(plan, floor).rooms.flatMap(({ faces }) =>
+    faces.map(({ halves }) =>
+      halves.map(({ wall, forward }): FinishOn => ({ what: 'wall', of: wall.id, part: forward ? 'right' : 'left' })),
+    ),
+  );
+  return sides.find((face) => face.some((side) => keyOfOn(side) === keyOfOn(on))) ?? [on];
 }
 
 /** In the place of what was on it in the same option. */

@@ -22,6 +22,8 @@ export const SHOWN_PARTS = [
   'ceilings',
   'tints',
   'hatches',
+  'finish tints',
+  'finish patterns',
   'dimensions',
   'notes',
   'pictures',

@@ -1,6 +1,12 @@
 /** What the parts that come later take of the plan: see `lent.ts`. */
 export {
+  BONDS,
   DIMENSION_ENDS,
+  FINISH_STUFFS,
+  MOTIFS,
+  SHEENS,
+  STARTS,
+  TRIM_PROFILES,
   MODULE_FILLS,
   GLAZING_RULES,
   HATCHES,
@@ -139,7 +145,15 @@ export { OpeningWords } from '../openings/OpeningWords';
 export { addSpec, changeType, placeSpec, placing, takeType } from '../openings/commands';
 export { dropSpotAt, pointOnSheet } from '../openings/drop-targets';
 export { FormSign } from '../openings/FormSign';
-export { forgetKept, keepForLater, keepPiece, useKeptPieces, useKeptTypes } from '../openings/kept-types';
+export {
+  forgetKept,
+  keepFinish,
+  keepForLater,
+  keepPiece,
+  useKeptFinishes,
+  useKeptPieces,
+  useKeptTypes,
+} from '../openings/kept-types';
 export { useChecks } from '../openings/use-checks';
 export { EmptySheet, PlanCanvas } from '../PlanCanvas';
 export { planActions } from '../plan-slice';

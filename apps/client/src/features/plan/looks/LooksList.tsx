@@ -38,6 +38,8 @@ const SAID: Readonly<Record<ShownPart, string>> = {
   ceilings: 'Headroom, ceilings',
   tints: 'Tints',
   hatches: 'Hatches',
+  'finish tints': 'Colours of floors',
+  'finish patterns': 'What floors are laid with',
   dimensions: 'Dimension lines',
   notes: 'Texts and signs',
   pictures: 'Pictures under it',

@@ -1,5 +1,13 @@
 import type { KeptType } from '@velvet-tape/contract';
-import { type OpeningSpec, type OpeningType, type Piece, type PieceSpec, specOf, specOfPiece } from '@velvet-tape/core';
+import {
+  type FinishLook,
+  type OpeningSpec,
+  type OpeningType,
+  type Piece,
+  type PieceSpec,
+  specOf,
+  specOfPiece,
+} from '@velvet-tape/core';
 import { liveQuery } from 'dexie';
 import { useEffect, useState } from 'react';
 import { randomSeed } from '../../../store/seed';
@@ -11,11 +19,13 @@ import { planActions } from '../plan-slice';
 /** A kept type of door or window, or a kept piece. */
 export type Kept<Spec> = Omit<KeptType, 'spec'> & { readonly spec: Spec };
 const isPiece = (kept: KeptType): kept is Kept<PieceSpec> => 'builtIn' in kept.spec;
-const isOpening = (kept: KeptType): kept is Kept<OpeningSpec> => !isPiece(kept);
+const isFinish = (kept: KeptType): kept is Kept<FinishLook> => 'stuff' in kept.spec;
+const isOpening = (kept: KeptType): kept is Kept<OpeningSpec> => !isPiece(kept) && !isFinish(kept);
 
-/** The types of doors and windows kept for later jobs, and the pieces; brought up to date with the server when they are first looked at. */
+/** The types of doors and windows kept for later jobs, the pieces, and the finishes; brought up to date with the server when they are first looked at. */
 export const useKeptTypes = () => useKept().filter(isOpening);
 export const useKeptPieces = () => useKept().filter(isPiece);
+export const useKeptFinishes = () => useKept().filter(isFinish);
 
 function useKept(): readonly KeptType[] {
   const [kept, setKept] = useState<readonly KeptType[]>([]);
@@ -49,6 +59,15 @@ export const keepPiece =
   (dispatch) => {
     void keep({ id: randomSeed(), name, spec: specOfPiece(piece) }).then(() => {
       dispatch(planActions.said({ text: 'Kept for later jobs. It is in the tray of pieces.', tone: 'said' }));
+      return bringUpToDate();
+    });
+  };
+
+export const keepFinish =
+  (look: FinishLook): Command =>
+  (dispatch) => {
+    void keep({ id: randomSeed(), name: look.name, spec: look }).then(() => {
+      dispatch(planActions.said({ text: 'Kept for later jobs. It is first among the finishes.', tone: 'said' }));
       return bringUpToDate();
     });
   };

@@ -4,6 +4,7 @@ import { useMemo, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { BarButton } from '../../../ui/BarButton';
+import { laterRooms } from '../../../core-later/to-come';
 import { Waiting } from '../../../ui/Waiting';
 import { FONTS, useColours } from '../../../ui/theme';
 import { lent } from '../later/lent';
@@ -13,6 +14,8 @@ import { PictureBar } from './bars/PictureBar';
 import { SunBar } from './bars/SunBar';
 import { VantageBar } from './bars/VantageBar';
 import { canDraw } from './can-draw';
+import { FinishBar } from './finishes/FinishBar';
+import { type Subject, onOf, scopesOf } from './finishes/subject';
 import { Gait } from './gait';
 import { PlanMark } from './PlanMark';
 import { gltfOf, useRaised, useSun } from './raising';
@@ -27,6 +30,7 @@ import { type Standing, floorAt, openWay, roomAt, roomsBySize, standIn } from '.
 const {
   DropMenu,
   download,
+  edit,
   fileName,
   planActions,
   selectOption,
@@ -35,6 +39,8 @@ const {
   useAppSelector,
   vantagesInOrder,
 } = lent();
+
+const { finishLookOf, ofOption } = laterRooms();
 
 /** Eyes of somebody who stands, mm (common practice, no source). */
 const STANDING_EYE = 1600;
@@ -70,7 +76,9 @@ export default function ViewsPart(_: { floor: DerivedFloor }) {
   const [cut, setCut] = useState<number | null>(null);
   const [where, setWhere] = useState<{ at: Standing; heading: number } | null>(null);
   const [from, setFrom] = useState<string | null>(null);
-  const [panel, setPanel] = useState<'picture' | 'sun' | null>(null);
+  const [panel, setPanel] = useState<'picture' | 'sun' | 'finish' | null>(null);
+  const [subject, setSubject] = useState<Subject | null>(null);
+  const [picking, setPicking] = useState(false);
   const [time, setTime] = useState<DayAndTime | null>(null);
   const over = useSun(plan, option, time);
   const sun = over?.towards ?? null;
@@ -119,7 +127,22 @@ export default function ViewsPart(_: { floor: DerivedFloor }) {
       .then((bytes) => download(`${fileName(plan.job.name)}.glb`, 'model/gltf-binary', bytes as BlobPart))
       .catch(() => say('The file could not be made. Load the page again, then try once more.'));
   };
+  const tapped = (surface: string) => {
+    if (scopesOf(surface).length === 0) return;
+    if (!picking || !subject) {
+      // as much as was chosen last, where there is as much
+      const scope = scopesOf(surface).find(({ what }) => what === subject?.scope)?.what ?? scopesOf(surface)[0]!.what;
+      setSubject({ surface, scope });
+      return;
+    }
+    setPicking(false);
+    const look = finishLookOf(surface, { finishes: ofOption(plan.finishes, option) });
+    const on = onOf(subject);
+    if (!look) say('Nothing was laid there that could be picked.');
+    else if (on) dispatch(edit({ kind: 'layFinish', on: [on], along: on.what === 'wall', look, option }));
+  };
   const light = {
+    toFinish: () => setPanel('finish'),
     time,
     toSun: () => {
       setTime(time ?? NOW());
@@ -156,6 +179,8 @@ export default function ViewsPart(_: { floor: DerivedFloor }) {
             moved={(at, heading) => setWhere({ at, heading })}
             background={backgroundOf(shown, colours.sheet)}
             studio={studio}
+            chosen={panel === 'finish' ? (subject?.surface ?? null) : null}
+            tapped={panel === 'finish' ? tapped : null}
           />
         )}
         {inside && (
@@ -194,7 +219,20 @@ export default function ViewsPart(_: { floor: DerivedFloor }) {
             ]}
           />
         </View>
-        {panel === 'sun' && house && time ? (
+        {panel === 'finish' && house ? (
+          <FinishBar
+            house={house}
+            subject={subject}
+            choose={setSubject}
+            picking={picking}
+            setPicking={setPicking}
+            room={inside ? (roomAt(house.walkable, where.at)?.room ?? null) : how.room}
+            close={() => {
+              setPicking(false);
+              setPanel(null);
+            }}
+          />
+        ) : panel === 'sun' && house && time ? (
           <SunBar
             house={house}
             time={time}

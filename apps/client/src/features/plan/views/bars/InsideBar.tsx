@@ -8,7 +8,7 @@ import type { How, Shown } from '../space/things';
 import { useLengths } from '../use-lengths';
 import { Bar, TYPED } from './Bar';
 import { KeepView } from './KeepView';
-import { type Light, SunButton } from './SunButton';
+import { type Light, LookButtons } from './LookButtons';
 
 const { Written } = lent();
 
@@ -25,6 +25,7 @@ export function InsideBar({
   kept,
   time,
   toSun,
+  toFinish,
 }: Light & {
   eye: number;
   setEye(mm: number): void;
@@ -56,7 +57,7 @@ export function InsideBar({
         chosen={how.furnished}
         onPress={() => setHow({ furnished: !how.furnished })}
       />
-      <SunButton time={time} toSun={toSun} />
+      <LookButtons time={time} toSun={toSun} toFinish={toFinish} />
       <KeepView now={now} shown={how} outside={false} kept={kept} time={time} />
       <Text style={[styles.words, { color: colours.inkSoft }]}>
         Drag to look round. The ring walks; so do the arrow keys.

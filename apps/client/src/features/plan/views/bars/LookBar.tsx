@@ -6,7 +6,7 @@ import type { How } from '../space/things';
 import { useLengths } from '../use-lengths';
 import { Bar, TYPED } from './Bar';
 import { KeepView } from './KeepView';
-import { type Light, SunButton } from './SunButton';
+import { type Light, LookButtons } from './LookButtons';
 
 const { DropMenu, Written, floorsInOrder, useAppSelector } = lent();
 
@@ -24,6 +24,7 @@ export function LookBar({
   kept,
   time,
   toSun,
+  toFinish,
 }: Light & {
   house: HouseToDraw | null;
   how: How;
@@ -103,7 +104,7 @@ export function LookBar({
           return typed(text, (mm) => (mm <= HIGHEST ? cutAt(mm) : higher()));
         }}
       />
-      <SunButton time={time} toSun={toSun} />
+      <LookButtons time={time} toSun={toSun} toFinish={toFinish} />
       <KeepView now={now} shown={how} outside kept={kept} time={time} />
     </Bar>
   );

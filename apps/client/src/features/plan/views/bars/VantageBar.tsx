@@ -6,7 +6,7 @@ import { useHouse } from '../raising';
 import { useLengths } from '../use-lengths';
 import { placeOf } from '../vantage-view';
 import { Bar, TYPED, TYPED_WIDE } from './Bar';
-import { type Light, SunButton } from './SunButton';
+import { type Light, LookButtons } from './LookButtons';
 
 const { Written, DropMenu, edit, useAppDispatch, useAppSelector, vantagesInOrder } = lent();
 
@@ -18,6 +18,7 @@ export function VantageBar({
   left,
   time,
   toSun,
+  toFinish,
 }: Light & {
   vantage: Vantage;
   goTo(id: string): void;
@@ -113,7 +114,7 @@ export function VantageBar({
           chosen={vantage.furnished}
           onPress={() => change({ furnished: !vantage.furnished })}
         />
-        <SunButton time={time} toSun={toSun} />
+        <LookButtons time={time} toSun={toSun} toFinish={toFinish} />
       </Bar>
     </>
   );

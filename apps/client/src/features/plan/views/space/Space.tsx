@@ -9,6 +9,7 @@ import { EyeRig, turnedByDrag } from './eye-rig';
 import type { Lens } from './lens';
 import type { Studio } from './studio';
 import { HouseInSpace, type Shown } from './things';
+import { useTap } from './use-tap';
 
 interface From {
   readonly eye: number;
@@ -27,10 +28,13 @@ interface Props {
   moved(at: Standing, heading: number): void;
   readonly background: string;
   readonly studio: Studio;
+  /** The surface that is chosen, and what a tap on one does; null: nothing. */
+  readonly chosen: string | null;
+  readonly tapped: ((surface: string) => void) | null;
 }
 
 /** The house in space. */
-export function Space({ house, shown, cut, from, gait, moved, background, studio }: Props) {
+export function Space({ house, shown, cut, from, gait, moved, background, studio, chosen, tapped }: Props) {
   return (
     <Canvas
       frameloop="demand"
@@ -44,7 +48,7 @@ export function Space({ house, shown, cut, from, gait, moved, background, studio
       }}
     >
       <color attach="background" args={[background]} />
-      <House house={house} shown={shown} cut={cut} studio={studio} />
+      <House house={house} shown={shown} cut={cut} studio={studio} chosen={chosen} tapped={tapped} />
       {from ? (
         <Inside house={house} from={from} gait={gait} moved={moved} />
       ) : (
@@ -54,12 +58,14 @@ export function Space({ house, shown, cut, from, gait, moved, background, studio
   );
 }
 
-function House({ house, shown, cut, studio }: Pick<Props, 'house' | 'shown' | 'cut' | 'studio'>) {
+type OfHouse = Pick<Props, 'house' | 'shown' | 'cut' | 'studio' | 'chosen' | 'tapped'>;
+
+function House({ house, shown, cut, studio, chosen, tapped }: OfHouse) {
   const space = useMemo(() => new HouseInSpace(), []);
   const invalidate = useThree((state) => state.invalidate);
   useEffect(() => () => space.dispose(), [space]);
   useEffect(() => {
-    space.take(house);
+    space.take(house, invalidate);
     invalidate();
   }, [space, house, invalidate]);
   useEffect(() => {
@@ -69,6 +75,11 @@ function House({ house, shown, cut, studio }: Pick<Props, 'house' | 'shown' | 'c
     invalidate();
   }, [space, house, cut, shown, invalidate]);
   useFrame(({ camera }) => space.show(house, shown, camera.position));
+  useTap(space, tapped);
+  useEffect(() => {
+    space.mark(chosen);
+    invalidate();
+  }, [space, house, chosen, invalidate]);
   return (
     <>
       <primitive object={space.root} />

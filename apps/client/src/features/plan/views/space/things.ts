@@ -12,10 +12,15 @@ import {
   Mesh,
   MeshBasicMaterial,
   MeshLambertMaterial,
+  type Texture,
+  type Material,
   type Plane,
+  type Raycaster,
 } from 'three';
 import type { Towards } from '@velvet-tape/core/sun';
-import type { Drawn, HouseToDraw, ThingToDraw } from '../../../../workers/raise.worker';
+import type { Drawn, HouseToDraw, Pattern, ThingToDraw } from '../../../../workers/raise.worker';
+import { madeTexture, pictureTexture } from './patterns';
+import { rimOf } from './rim';
 
 /** What of the house shows, and how. */
 export interface Shown {
@@ -104,9 +109,10 @@ class LightOfHouse {
 }
 
 /** What is solid is seen from outside only; where it is cut open one looks at the back of its faces, and they are drawn as what is cut is on a plan. */
-function solidMaterial(): MeshLambertMaterial {
+function solidMaterial(map: Texture | null = null): MeshLambertMaterial {
   // a hair behind its own edges
   const material = new MeshLambertMaterial({
+    map,
     vertexColors: true,
     polygonOffset: true,
     polygonOffsetFactor: 1,
@@ -132,6 +138,8 @@ interface Made {
   readonly stamp: string;
   readonly group: Group;
   readonly solid: Mesh;
+  /** As it is made: one for what is of one colour, others for patterns. */
+  readonly materials: Material | Material[];
   readonly lines: LineSegments | null;
 }
 
@@ -142,6 +150,8 @@ export class HouseInSpace {
   private readonly drawings = new Map<string, Drawn>();
   private reach: Reach = { x: 0, y: 0, z: 0, radius: 10 };
   private readonly solid = solidMaterial();
+  private readonly patterns = new Map<string, MeshLambertMaterial>();
+  private plane: Plane | null = null;
   private readonly through = new MeshLambertMaterial({
     vertexColors: true,
     transparent: true,
@@ -159,6 +169,8 @@ export class HouseInSpace {
   private readonly unseen = new MeshBasicMaterial({ colorWrite: false, depthWrite: false });
   private readonly light = new LightOfHouse();
   private readonly ink = new LineBasicMaterial({ color: '#3A1D3F', transparent: true, opacity: 0.55 });
+  private readonly brass = new LineBasicMaterial({ color: '#B9852B', depthTest: false, transparent: true });
+  private readonly marked = new LineSegments(new BufferGeometry(), this.brass);
   private readonly pale = new LineBasicMaterial({ color: '#3A1D3F', transparent: true, opacity: 0.22 });
 
   constructor() {
@@ -166,7 +178,8 @@ export class HouseInSpace {
   }
 
   /** Takes on what is there now. */
-  take(house: HouseToDraw): void {
+  take(house: HouseToDraw, again: () => void): void {
+    for (const pattern of house.patterns) this.lay(pattern, again);
     const there = new Set<string>();
     for (const floor of house.floors)
       for (const thing of floor.things) {
@@ -185,12 +198,35 @@ export class HouseInSpace {
     this.reach = reachOf(house);
   }
 
+  /** A pattern comes to be there; `again` where it comes later than what it is on. */
+  private lay(pattern: Pattern, again: () => void): void {
+    const material = solidMaterial(pattern.texture ? madeTexture(pattern.texture) : null);
+    if (pattern.picture)
+      void pictureTexture(pattern.picture)
+        .then((map) => {
+          material.map = map;
+          material.needsUpdate = true;
+          again();
+        })
+        .catch(() => undefined);
+    this.cutOne(material, this.plane);
+    this.patterns.set(pattern.key, material);
+  }
+
   private put(name: string, thing: ThingToDraw, drawn: Drawn): void {
     const geometry = new BufferGeometry();
     geometry.setAttribute('position', new BufferAttribute(drawn.positions, 3));
     geometry.setAttribute('normal', new BufferAttribute(drawn.normals, 3));
     geometry.setAttribute('color', new BufferAttribute(drawn.colours, 3));
-    const solid = new Mesh(geometry, thing.part === 'glass' ? this.glass : this.solid);
+    const patterned = drawn.surfaces.some(({ pattern }) => pattern !== null);
+    let materials: Material | Material[] = thing.part === 'glass' ? this.glass : this.solid;
+    if (patterned) {
+      geometry.setAttribute('uv', new BufferAttribute(drawn.places, 2));
+      const all = [...new Set(drawn.surfaces.map(({ pattern }) => pattern))];
+      materials = all.map((key) => (key === null ? this.solid : (this.patterns.get(key) ?? this.solid)));
+      for (const { from, count, pattern } of drawn.surfaces) geometry.addGroup(from, count, all.indexOf(pattern));
+    }
+    const solid = new Mesh(geometry, materials);
     if (thing.part === 'glass') solid.renderOrder = 1;
     // glass lets the sun in
     solid.castShadow = thing.part !== 'glass';
@@ -205,7 +241,7 @@ export class HouseInSpace {
       group.add(lines);
     }
     this.root.add(group);
-    this.made.set(name, { thing, stamp: thing.stamp, group, solid, lines });
+    this.made.set(name, { thing, stamp: thing.stamp, group, solid, materials, lines });
   }
 
   private drop(name: string, { group, solid, lines }: Made): void {
@@ -226,10 +262,14 @@ export class HouseInSpace {
       for (const { key } of floor.things) {
         const made = this.made.get(`${floor.floor} ${key}`);
         if (!made) continue;
-        const { thing, group, solid, lines } = made;
+        const { thing, group, solid, materials, lines } = made;
         group.position.y = up;
         const near = shown.openSide && !shown.inside && isNear(thing, shown, eye);
-        const lid = thing.part === 'ceilings' && !shown.inside && shown.openSide && !(covered && !near);
+        const lid =
+          (thing.part === 'ceilings' || thing.part === 'cornices') &&
+          !shown.inside &&
+          shown.openSide &&
+          !(covered && !near);
         const seen = isOf(thing, shown) && !lid;
         // in the sun what is lifted away still stands in its way
         group.visible = on && (seen || shown.sun !== null) && (shown.furnished || !thing.loose);
@@ -239,30 +279,76 @@ export class HouseInSpace {
           lines.visible = seen && (!near || thing.part === 'walls');
           lines.material = near || shown.seeThrough ? this.pale : this.ink;
         }
-        solid.material = this.materialOf(thing, shown, seen && !near);
+        solid.material = this.materialOf(thing, shown, seen && !near) ?? materials;
       }
     });
   }
 
   private materialOf({ part }: ThingToDraw, { seeThrough }: Shown, seen: boolean) {
     if (!seen) return this.unseen;
-    if (part === 'glass') return this.glass;
-    return part === 'walls' && seeThrough ? this.through : this.solid;
+    return part === 'walls' && seeThrough ? this.through : null;
   }
 
   /** Everything over a height is cut away; null: nothing. */
   cut(plane: Plane | null): void {
-    for (const material of [this.solid, this.through, this.glass, this.ink, this.pale]) {
-      material.clippingPlanes = plane ? [plane] : null;
-      material.needsUpdate = true;
+    this.plane = plane;
+    for (const material of [this.through, this.glass, this.ink, this.pale]) clipped(material, plane);
+    for (const material of [this.solid, ...this.patterns.values()]) this.cutOne(material, plane);
+  }
+
+  private cutOne(material: MeshLambertMaterial, plane: Plane | null): void {
+    clipped(material, plane);
+    material.side = plane ? DoubleSide : FrontSide;
+  }
+
+  /** The surface a ray meets first, and of which thing; null: none. */
+  hit(ray: Raycaster): { readonly surface: string; readonly thing: ThingToDraw } | null {
+    let best: { surface: string; thing: ThingToDraw; away: number } | null = null;
+    for (const { thing, group, solid } of this.made.values()) {
+      if (!group.visible || !solid.visible || solid.material === this.unseen || solid.material === this.glass) continue;
+      for (const { distance, faceIndex, point } of ray.intersectObject(solid, false)) {
+        if (this.plane && this.plane.distanceToPoint(point) < 0) continue;
+        if (faceIndex === null || faceIndex === undefined || (best && best.away <= distance)) continue;
+        const { surfaces } = this.drawings.get(thing.stamp)!;
+        const on = surfaces.find(({ from, count }) => 3 * faceIndex >= from && 3 * faceIndex < from + count);
+        if (on) best = { surface: on.surface, thing, away: distance };
+      }
     }
-    this.solid.side = plane ? DoubleSide : FrontSide;
+    return best;
+  }
+
+  /** Draws a line round a surface that is chosen; null: round none. */
+  mark(surface: string | null): void {
+    this.root.remove(this.marked);
+    this.marked.geometry.dispose();
+    if (surface === null) return;
+    const ends: number[] = [];
+    for (const { thing, group } of this.made.values()) {
+      const drawn = this.drawings.get(thing.stamp);
+      for (const { from, count } of drawn?.surfaces.filter((each) => each.surface === surface) ?? [])
+        for (const end of rimOf(drawn!.positions, from, count)) ends.push(end.x, end.y + group.position.y, end.z);
+    }
+    const geometry = new BufferGeometry();
+    geometry.setAttribute('position', new BufferAttribute(new Float32Array(ends), 3));
+    this.marked.geometry = geometry;
+    this.root.add(this.marked);
   }
 
   dispose(): void {
     for (const [name, made] of this.made) this.drop(name, made);
+    for (const material of this.patterns.values()) {
+      material.map?.dispose();
+      material.dispose();
+    }
+    this.mark(null);
     for (const material of [this.solid, this.through, this.glass, this.ink, this.pale, this.unseen]) material.dispose();
+    this.brass.dispose();
   }
+}
+
+function clipped(material: Material, plane: Plane | null): void {
+  material.clippingPlanes = plane ? [plane] : null;
+  material.needsUpdate = true;
 }
 
 /** Does it belong to the room that is looked at alone? */

@@ -1,0 +1,62 @@
+import type { Page } from '@playwright/test';
+import { key } from '../pad';
+import { expect, test } from '../server';
+
+const look = (page: Page, name: string) =>
+  process.env['LOOK']
+    ? page.waitForTimeout(2500).then(() => page.screenshot({ path: `/tmp/look/${name}.png` }))
+    : Promise.resolve();
+
+const menu = async (page: Page, opens: string | RegExp, title: string | RegExp) => {
+  await page.getByRole('button', { name: opens }).tap();
+  await page.getByRole('menuitem', { name: title, exact: typeof title === 'string' }).tap();
+};
+const byName = (page: Page, title: string) => menu(page, 'Choose what is finished by name', title);
+
+test('a room is dressed: its floor tapped and laid with boards, walls painted, a skirting and a cornice, one wall papered by a look that was picked', async ({
+  page,
+}) => {
+  await page.goto('/job/ferry-house/views');
+  await key(page, 'Step inside').tap();
+  await key(page, 'Stand in Ticket hall').tap();
+  await key(page, 'With what stands loose in the rooms').tap();
+  await key(page, 'Finish: paint, floors, trims').tap();
+  const subject = page.getByTestId('finish-subject');
+  const now = page.getByTestId('finish-now');
+  await expect(subject).toHaveText('Tap what is to be finished');
+  const glass = (await page.locator('canvas').boundingBox())!;
+  await page.touchscreen.tap(glass.x + glass.width / 2, glass.y + glass.height - 12);
+  await expect(subject).toHaveText('Floor, Ticket hall');
+  await expect(page.getByText('As it was built')).toBeVisible();
+  await menu(page, 'What it is finished with. Change.', 'Boards');
+  await look(page, 'f1-boards-stock');
+  await key(page, 'Smoked boards').tap();
+  await expect(now).toHaveText('Smoked boards');
+  await look(page, 'f2-boards');
+  await key(page, 'Sizes, joints and how it is laid').tap();
+  await page.getByLabel('Width').fill('30 cm');
+  await page.getByLabel('Width').press('Enter');
+  await expect(page.getByLabel('Width')).toHaveValue('0.30 m');
+  await look(page, 'f3-sizes');
+  await page.getByLabel('Width').fill('0');
+  await page.getByLabel('Width').press('Enter');
+  await expect(page.getByText('A length must be more than 0.')).toBeVisible();
+
+  await byName(page, 'Walls of the room');
+  await expect(subject).toHaveText('Walls, Ticket hall');
+  await menu(page, 'What it is finished with. Change.', 'Paint');
+  await key(page, /^Moss Step, reflects 2\d of 100/).tap();
+  await expect(now).toHaveText(/^Moss Step, LRV 2\d$/);
+  await byName(page, 'Skirting');
+  await menu(page, 'Profile. Change.', 'Ogee');
+  await page.getByLabel('High').fill('14 cm');
+  await page.getByLabel('High').press('Enter');
+  await expect(page.getByLabel('High')).toHaveValue('0.14 m');
+  await byName(page, 'Cornice');
+  await menu(page, 'Profile. Change.', 'Cove');
+  await look(page, 'f4-trims');
+
+  // undone step by step, as everything is
+  await key(page, 'Close the finishes').tap();
+  await look(page, 'f5-dressed');
+});
