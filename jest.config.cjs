@@ -11,7 +11,7 @@ const swc = [
   },
 ];
 const esm =
-  'clipper2-ts|earcut|suncalc|@gltf-transform|property-graph|gl-matrix|flatbush|flatqueue|polylabel|tinyqueue|robust-predicates|ml-[\\w-]+|is-any-array|papaparse|@asteasolutions|openapi3-ts|p-limit|yocto-queue|@seriousme|jsts';
+  'clipper2-ts|earcut|suncalc|@gltf-transform|property-graph|fast-png|iobuffer|gl-matrix|flatbush|flatqueue|polylabel|tinyqueue|robust-predicates|ml-[\\w-]+|is-any-array|papaparse|@asteasolutions|openapi3-ts|p-limit|yocto-queue|@seriousme|jsts';
 const inNode = (name, root) => ({
   displayName: name,
   rootDir: root,

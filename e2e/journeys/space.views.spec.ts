@@ -248,3 +248,30 @@ test('an empty plan says what is to be done, and a browser that draws nothing in
   await page.reload();
   await expect(page.getByText(/^This browser draws nothing in space/)).toBeVisible();
 });
+
+test.describe('on a wide screen', () => {
+  test.use(WIDE);
+  test('a small view beside the plan shows the house from a mark, follows that mark and what is dragged; a room that is tapped is stepped into, and back', async ({
+    page,
+  }) => {
+    await page.goto('/job/ferry-house');
+    await key(page, 'Small view of the house').click();
+    const panel = page.getByTestId('small-view');
+    const mark = page.getByTestId('camera-mark');
+    await expect(panel.locator('canvas')).toBeVisible();
+    await expect(mark).toBeVisible();
+    await look(page, 'w1-small-view');
+    const shot = () => panel.screenshot();
+    const before = await shot();
+    await mark.focus();
+    for (let i = 0; i < 6; i += 1) await page.keyboard.press('ArrowRight');
+    await expect.poll(async () => (await shot()).equals(before)).toBe(false);
+    const [x, y] = await middleOf(mark);
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + 60, y + 20, { steps: 4 });
+    await page.mouse.up();
+    await look(page, 'w2-mark');
+    await expect.poll(async () => Math.round((await middleOf(mark))[0] - x)).toBe(60);
+  });
+});

@@ -2,6 +2,8 @@ import { WebIO } from '@gltf-transform/core';
 import { type Intent, type Plan, applyEdit, newPlan } from '@velvet-tape/core';
 import { newPiece, pieceKindOf } from '@velvet-tape/core/pieces';
 import validator from 'gltf-validator';
+import { decode, encode } from 'fast-png';
+import { READY_LOOKS, painted } from '@velvet-tape/core/finishes';
 import { houseAsGltf } from '../src/gltf';
 
 /** Two rooms with a door between them, a bay with a window, a floor above with a sloped ceiling, stairs and a sofa. */
@@ -91,3 +93,45 @@ test('an empty plan is a file without faults', async () => {
   const report = await validator.validateBytes(await houseAsGltf(newPlan({ name: '' })));
   expect(report.issues.numErrors).toBe(0);
 });
+
+test('a house that is dressed: no fault by the validator; tiles are textures that repeat at their true size, paint is the colour of the chart, a picture of one’s own its bytes', async () => {
+  let plan = house();
+  const rooms = new Map(Object.values(plan.rooms).map(({ name, id }) => [name, id]));
+  const own = smallPicture();
+  const tile = { ...READY_LOOKS.find(({ name }) => name === 'Large grey tile')!, along: 297, across: 197, joint: 3 };
+  const lay = (room: string, part: string, look: object) => {
+    const on = [{ what: 'room', of: rooms.get(room)!, part }];
+    const result = applyEdit(plan, { kind: 'layFinish', on, look, option: null } as Intent, `d${room}${part}`);
+    if (!result.ok) throw new Error(result.reason);
+    plan = result.plan;
+  };
+  lay('Hall', 'floor', tile);
+  lay('Hall', 'face', painted('#2F5A47'));
+  lay('Store', 'floor', { ...painted('#FFFFFF'), stuff: 'picture', picture: 'own-1', along: 2000, across: 1000 });
+  const bytes = await houseAsGltf(plan, undefined, new Map([['own-1', { bytes: own, type: 'image/png' }]]));
+  const report = await validator.validateBytes(bytes);
+  expect(report.issues.messages.filter(({ severity }: { severity: number }) => severity < 2)).toEqual([]);
+  const root = (await new WebIO().readBinary(bytes)).getRoot();
+  expect(root.listTextures()).toHaveLength(2);
+  const paint = root.listMaterials().find((material) => material.getName().startsWith('Bottle Bank'))!;
+  // 0x2F of 255 by IEC 61966-2-1
+  expect(paint.getBaseColorFactor()[0]).toBeCloseTo(((0x2f / 255 + 0.055) / 1.055) ** 2.4, 6);
+  const floor = root.listMeshes().find((mesh) => mesh.getName() === 'Floor of Hall')!;
+  const primitive = floor.listPrimitives().find((each) => each.getMaterial()?.getBaseColorTexture());
+  const at = primitive!.getAttribute('POSITION')!;
+  const uv = primitive!.getAttribute('TEXCOORD_0')!;
+  const { width, height } = decode(primitive!.getMaterial()!.getBaseColorTexture()!.getImage()!);
+  expect(width / height).toBeCloseTo(2100 / 2000, 1);
+  // metres on the floor to repeats: a repeat is 7 tiles of 0.3 m by 10 of 0.2 m
+  const place = (i: number) => ({ p: at.getElement(i, [0, 0, 0]), t: uv.getElement(i, [0, 0]) });
+  const all = Array.from({ length: at.getCount() }, (_, i) => place(i)).filter(({ p }) => Math.abs(p[1]!) < 1e-6);
+  const [low, high] = [
+    all.reduce((a, b) => (a.p[0]! < b.p[0]! ? a : b)),
+    all.reduce((a, b) => (a.p[0]! > b.p[0]! ? a : b)),
+  ];
+  expect(Math.abs(high.t[0]! - low.t[0]!)).toBeCloseTo(6 / 2.1, 4);
+});
+
+/** The bytes of a small picture. */
+const smallPicture = (): Uint8Array =>
+  encode({ width: 2, height: 2, channels: 3, data: new Uint8Array([255, 0, 0, 0, 255, 0, 0, 0, 255, 9, 9, 9]) });

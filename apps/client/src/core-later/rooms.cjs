@@ -2,7 +2,7 @@ const { join } = require('node:path');
 
 const core = join(__dirname, '../../../../packages/core/src/');
 /** Those that `core/src/later` names; folders, for an import is looked up once for all files of a folder. */
-const ROOMS = ['later/', 'edits/later/', 'notes/', 'pieces/', 'options/', 'finishes/', 'drawing/section/', 'stairs/checks/'].map(
+const ROOMS = ['later/', 'edits/later/', 'notes/', 'pieces/', 'options/', 'finishes/', 'drawing/section/', 'stairs/checks/', 'vantages/'].map(
   (room) => join(core, room),
 );
 

@@ -26,8 +26,8 @@ import {
   sunOnFloors,
   towardsSun,
 } from '@velvet-tape/core/sun';
-import { type DerivedFloor, deriveFloor } from '@velvet-tape/core';
-import { houseAsGltf } from '@velvet-tape/formats/gltf';
+import { type DerivedFloor, type Intent, applyEdit, deriveFloor } from '@velvet-tape/core';
+import { type OwnPicture, houseAsGltf } from '@velvet-tape/formats/gltf';
 import { expose, transfer } from 'comlink';
 
 /** What of a thing is drawn: corners in metres, how each is lit and coloured (linear), where it is on the pattern that lies there, and its edges. */
@@ -107,10 +107,11 @@ const raising = {
     if (plan) plan = withChange(plan, change);
   },
 
-  /** As an option has the house; null: as it was measured. */
-  raise: (option: Id | null): HouseToDraw => {
+  /** As an option has the house; null: as it was measured. `doing`: as what is being done would leave it. */
+  raise: (option: Id | null, doing: { readonly intent: Intent; readonly seed: string } | null): HouseToDraw => {
     if (!plan) throw new Error('There is no plan to raise.');
-    const shown = optionOf(plan, option);
+    const done = doing && applyEdit(plan, doing.intent, doing.seed);
+    const shown = optionOf(done?.ok ? done.plan : plan, option);
     const buffers: ArrayBufferLike[] = [];
     const patterns: Pattern[] = [];
     const floors = raisedHouse(shown).map((floor): FloorToDraw => ({
@@ -143,9 +144,15 @@ const raising = {
     return { sun, towards, words: sunInWords(sun), rooms };
   },
 
-  gltf: async (option: Id | null): Promise<Uint8Array> => {
+  /** `pictures`: those of one’s own that surfaces are finished with. */
+  gltf: async (option: Id | null, pictures: ReadonlyMap<Id, Blob>): Promise<Uint8Array> => {
     if (!plan) throw new Error('There is no plan to raise.');
-    const bytes = await houseAsGltf(optionOf(plan, option));
+    const own = new Map<Id, OwnPicture>();
+    for (const [id, blob] of pictures) {
+      const type = blob.type === 'image/png' ? 'image/png' : 'image/jpeg';
+      own.set(id, { bytes: new Uint8Array(await blob.arrayBuffer()), type });
+    }
+    const bytes = await houseAsGltf(optionOf(plan, option), undefined, own);
     return transfer(bytes, [bytes.buffer as ArrayBuffer]);
   },
 };

@@ -7,7 +7,7 @@ interface Rooms {
 }
 
 /** Ferry House as a holiday let: what is fixed, and two ways to furnish it. All invented. */
-export function furnish(build: DemoBuilder, { waiting, linen, upper }: Rooms): void {
+export function furnish(build: DemoBuilder, { waiting, linen, upper }: Rooms): { two: string } {
   build.goTo('ground');
   keepersKitchen(build);
   build.put('shower', 7950, 5450, { width: '0.80', depth: '0.80' });
@@ -72,6 +72,7 @@ export function furnish(build: DemoBuilder, { waiting, linen, upper }: Rooms): v
   build.takeAway(two, linen, 'right');
   build.goTo('ground');
   build.option = family;
+  return { two };
 }
 
 /** A run of units round the corner of the scullery, sink under the window, hob, fridge with its gap. */

@@ -1,5 +1,6 @@
 import type { Plan } from '@velvet-tape/core';
 import { DemoBuilder, type PictureOnPaper } from './builder';
+import { dress } from './ferry-finishes';
 import { furnish } from './ferry-furniture';
 import { CELLAR } from './cellar-photo';
 
@@ -138,7 +139,8 @@ export function ferryHouse(cellar: PictureOnPaper): { id: string; plan: Plan } {
   build.covered(kitchen, 'Quarry tiles');
   build.write('Damp to 0.60 m', { x: 5250, y: 6700 }, { x: bottomLeft.x + 350, y: bottomLeft.y - 60 });
   build.sign('double socket', { x: 420, y: 4900 }, 90);
-  furnish(build, { waiting, ...upstairs });
+  const { two } = furnish(build, { waiting, ...upstairs });
+  dress(build, { hall, waiting, kitchen, store, wash, vault, ...upstairs }, two);
   const inside = { lens: 20, uprights: true, up: '1.60' };
   build.lookFrom('The hall in the evening', {
     ...{ ...inside, x: 4700, y: 3300, heading: -158, tilt: -8 },
@@ -159,7 +161,7 @@ export function ferryHouse(cellar: PictureOnPaper): { id: string; plan: Plan } {
 function upperFloor(
   build: DemoBuilder,
   below: { hall: string; waiting: string; kitchen: string },
-): { linen: string; upper: string } {
+): { landing: string; river: string; garden: string; linen: string; upper: string } {
   build.goTo('ground');
   const [hall, waiting] = [build.face(below.hall, 'right'), build.face(below.waiting, 'right')];
   const kitchen = build.face(below.kitchen, 'bottom');
@@ -200,5 +202,5 @@ function upperFloor(
   build.heightUp(garden, 'top', '0.80', '2.14');
   build.dormer(garden, 'top', '1.80', { width: '1.60', depth: '1.50', height: '2.25' });
   build.opening('roof light', river, 'bottom', '1.20', { width: '0.78', height: '0.98', sill: '1.60' });
-  return { linen, upper };
+  return { landing, river, garden, linen, upper };
 }

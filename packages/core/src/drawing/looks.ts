@@ -39,6 +39,7 @@ const ROLES = {
   dimensions: [],
   notes: [],
   pictures: [],
+  vantages: [],
 } satisfies Record<ShownPart, readonly Role[]>;
 
 type Content = Omit<NamedLook, 'id' | 'name'>;
@@ -56,13 +57,13 @@ const FINISHES = ['finish tints', 'finish patterns'] as const;
 /** The looks every job has. */
 const BUILT_IN: Readonly<Record<LookName, Content>> = {
   'on site': look(['piece numbers', ...FINISHES]),
-  'for the client': look(['lengths', 'checks', 'numbers', 'levels', 'ceilings', 'dimensions', 'piece numbers'], {
+  'for the client': look(['lengths', 'checks', 'numbers', 'levels', 'ceilings', 'dimensions', 'piece numbers', 'vantages'], {
     sizes: true,
   }),
-  'for the builder': look(['checks', 'pieces', 'piece numbers', ...FINISHES]),
+  'for the builder': look(['checks', 'pieces', 'piece numbers', 'vantages', ...FINISHES]),
   bare: look([
     ...(['names', 'areas', 'lengths', 'checks', 'numbers', 'levels', 'ceilings', 'dimensions', 'notes'] as const),
-    ...(['pieces', 'piece numbers', ...FINISHES] as const),
+    ...(['pieces', 'piece numbers', 'vantages', ...FINISHES] as const),
   ]),
 };
 

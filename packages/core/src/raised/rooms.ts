@@ -1,6 +1,15 @@
 import { type FloorUnder, floorUnder, piecesOfRoom } from '../ceilings';
 import type { DerivedFloor, DerivedRoom } from '../derived';
-import { type Ring, difference, piecesOf, valueOf } from '../geometry';
+import {
+  type Point,
+  type Ring,
+  difference,
+  distanceToSegment,
+  flattened,
+  middle,
+  piecesOf,
+  valueOf,
+} from '../geometry';
 import { lastFor } from '../memory';
 import { type Column, raise } from './columns';
 import { type BuiltTo, FLOORING, overCeiling } from './build-up';
@@ -55,7 +64,11 @@ export const lidRaised = (room: DerivedRoom, built: BuiltTo, holes: readonly Rin
         ],
       }));
     });
-    return raise(columns, (_, __, ___, { inner }) => surfaceId(inner ? 'ceiling' : 'cut', id));
+    // round a hole it is seen
+    const rims = holes.map((ring) => flattened(ring));
+    const seen = (p: Point) =>
+      rims.some((rim) => rim.some((a, i) => distanceToSegment(p, a, rim[(i + 1) % rim.length]!) < 1));
+    return raise(columns, (a, b, __, { inner }) => surfaceId(inner || seen(middle(a, b)) ? 'ceiling' : 'cut', id));
   });
 
 const lastColumn = lastFor<DerivedFloor['solids'][number], Mesh>();

@@ -46,7 +46,7 @@ export const preview =
       return;
     }
     const { result, near } = previewEdit(plan, floor, intent, seed);
-    if (result.ok) dispatch(planActions.previewed({ plan: result.plan, near, reason: null }));
+    if (result.ok) dispatch(planActions.previewed({ plan: result.plan, near, reason: null, doing: { intent, seed } }));
     else dispatch(planActions.previewed({ ...(last ?? { plan, near: null }), reason: result.reason }));
   };
 

@@ -122,6 +122,12 @@ export interface Step {
 /** Why a job could not be opened. */
 export type NotOpened = { why: 'missing' | 'offline' } | { why: 'unreadable'; reason: string };
 
+/** What is being done while a finger drags: for whoever shows the whole house meanwhile. */
+export interface Doing {
+  readonly intent: Intent;
+  readonly seed: string;
+}
+
 export interface PlanState {
   jobId: string | null;
   loading: 'no' | 'loading' | 'ready' | NotOpened['why'];
@@ -148,7 +154,12 @@ export interface PlanState {
    * What to look at while something is being dragged, and why it can't be kept if it can't: the whole plan, or an
    * excerpt of it round what moves.
    */
-  preview: { readonly plan: Plan; readonly near: Near | null; readonly reason: string | null } | null;
+  preview: {
+    readonly plan: Plan;
+    readonly near: Near | null;
+    readonly reason: string | null;
+    readonly doing?: Doing | null;
+  } | null;
   pad: {
     field: Field | null;
     text: string;

@@ -27,6 +27,7 @@ export const SHOWN_PARTS = [
   'dimensions',
   'notes',
   'pictures',
+  'vantages',
 ] as const;
 export type ShownPart = (typeof SHOWN_PARTS)[number];
 

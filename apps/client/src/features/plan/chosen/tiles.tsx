@@ -22,6 +22,7 @@ import {
   straighten,
   transform,
 } from '../rooms-commands';
+import { askToStandIn } from '../views/views-room';
 import { selectFace, selectRoom, selectSolid } from '../selectors';
 import { closeEnd } from '../sketching/commands';
 import type { Of } from './chosen-kind';
@@ -146,6 +147,17 @@ export function RoomTiles() {
           label="Move"
           says="Move this room"
           onPress={() => dispatch(planActions.selected({ kind: 'rooms', ids: [selection.id] }))}
+        />
+      )}
+      {selection.kind === 'room' && (
+        <Tile
+          icon="shoe-print"
+          label="Step inside"
+          says="Step inside this room"
+          onPress={() => {
+            askToStandIn(selection.id);
+            dispatch(planActions.listed('views'));
+          }}
         />
       )}
       <Tile icon="rotate-right" label="Turn" says="Turn a quarter" onPress={() => dispatch(transform({ turn: 90 }))} />

@@ -4,6 +4,7 @@ import { lent } from '../later/lent';
 import { Inspector } from './Inspector';
 import { Ledger } from './Ledger';
 import { SidePanel } from './SidePanel';
+import { SmallView } from './SmallView';
 import { useFiles } from './use-files';
 
 const {
@@ -50,6 +51,7 @@ export default function Desk() {
             <ZoomButtons />
             <WorkBar />
             <OptionBar />
+            {!pages && <SmallView />}
             <FirstSteps />
             <Notice />
             <Listing />

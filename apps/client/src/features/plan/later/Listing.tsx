@@ -7,6 +7,7 @@ import { ofPieces } from '../pieces/pieces-room';
 import { planActions } from '../plan-slice';
 import type { PlanState } from '../plan-state';
 import { selectFloor } from '../selectors';
+import { ofViews } from '../views/views-room';
 import { piece } from './later';
 import type { DerivedFloor } from '@velvet-tape/core';
 
@@ -22,7 +23,7 @@ const LISTS: Record<ListName, LazyExoticComponent<(props: { floor: DerivedFloor 
   options: piece(() => ofPieces('OptionsPart')),
   catalogue: piece(() => ofPieces('Catalogue')),
   sheets: piece(() => import('../sheets/SheetsPart')),
-  views: piece(() => import('../views/ViewsPart')),
+  views: piece(() => ofViews('ViewsPart')),
   looks: piece(() => import('../looks/LooksList')),
   keys: piece(() => import('../desk/Keys')),
   openings: piece(() => import('../schedule/ScheduleList')),

@@ -95,6 +95,8 @@ export {
 } from '@velvet-tape/core';
 export { pathData } from '@velvet-tape/formats';
 export { viewActions } from '../view-slice';
+export { ofViews } from '../views/views-room';
+export { piece } from './later';
 export { PICTURES, pickFiles } from '../../../pictures/pick';
 export { fetchHistory, fetchRevision, nameRevision } from '../../../sync/api';
 export { randomSeed } from '../../../store/seed';

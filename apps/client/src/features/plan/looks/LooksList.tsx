@@ -43,6 +43,7 @@ const SAID: Readonly<Record<ShownPart, string>> = {
   dimensions: 'Dimension lines',
   notes: 'Texts and signs',
   pictures: 'Pictures under it',
+  vantages: 'Vantages',
 };
 const SHOWING: Readonly<Record<Showing, string>> = { on: 'On', off: 'Off', locked: 'Locked' };
 

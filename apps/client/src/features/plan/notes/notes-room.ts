@@ -21,11 +21,11 @@ type Parts = Omit<typeof import('./room'), keyof NotesRoom>;
 export const ofNotes = <N extends keyof Parts>(name: N): Promise<{ default: Parts[N] }> =>
   import('./room').then((own) => ({ default: own[name] }));
 
-/** Has this plan something written on it, or is something about to be? */
+/** Has this plan something written on it, is it dressed, looked at from somewhere, or is something about to be? */
 export const wantsNotes = ({ plan: { plan, tool } }: RootState): boolean =>
   plan !== null &&
   (tool === 'notes' ||
-    [plan.dimensions, plan.annotations].some((all) => Object.keys(all).length > 0) ||
+    [plan.dimensions, plan.annotations, plan.finishes, plan.vantages].some((all) => Object.keys(all).length > 0) ||
     Object.values(plan.rooms).some(({ hatch }) => hatch) ||
     Object.values(plan.walls).some(({ hatch }) => hatch));
 

@@ -24,6 +24,7 @@ import { Studio } from './space/studio';
 import type { How, Shown } from './space/things';
 import { ThumbPad } from './ThumbPad';
 import { useHeldKeys } from './use-held-keys';
+import { takeWanted } from './views-room';
 import { backgroundOf, lensOf, posed, shownFrom } from './vantage-view';
 import { type Standing, floorAt, openWay, roomAt, roomsBySize, standIn } from './walking';
 
@@ -58,7 +59,7 @@ const NOW = (): DayAndTime => {
 type Mode = 'outside' | 'inside' | 'vantage';
 
 /** The house raised: looked at from outside, stepped into, seen from its vantages. */
-export default function ViewsPart(_: { floor: DerivedFloor }) {
+export function ViewsPart(_: { floor: DerivedFloor }) {
   const dispatch = useAppDispatch();
   const colours = useColours();
   const plan = useAppSelector((state) => state.plan.plan)!;
@@ -149,6 +150,18 @@ export default function ViewsPart(_: { floor: DerivedFloor }) {
       setPanel('sun');
     },
   };
+  // asked for with a tap on the plan
+  const [asked] = useState(takeWanted);
+  const [went, setWent] = useState(false);
+  if (asked !== null && house && !went) {
+    setWent(true);
+    const at = standIn(house.walkable, asked);
+    if (at) {
+      gait.stand(at, openWay(house.walkable, at));
+      setWhere({ at, heading: gait.heading });
+      setMode('inside');
+    }
+  }
   const inside = mode === 'inside' && house !== null && where !== null;
   const empty = house !== null && house.floors.every(({ things }) => things.length === 0);
   return (

@@ -4,8 +4,9 @@ import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import type { DayAndTime } from '@velvet-tape/core/sun';
 import type { HouseToDraw, Raising, SunOverHouse } from '../../../workers/raise.worker';
 import { lent } from '../later/lent';
+import type { Doing } from '../plan-state';
 
-const { changeBetween } = lent();
+const { changeBetween, pictureOf } = lent();
 
 let running: { readonly worker: Worker; readonly raising: Promise<Remote<Raising>> } | null = null;
 /** The plan the worker has. */
@@ -65,14 +66,14 @@ export interface RaisedNow {
   readonly failed: boolean;
 }
 
-/** The house as it is now. While it is made anew the last one stands; of changes in quick succession the last is followed. */
-export function useRaised(plan: Plan, option: string | null): RaisedNow {
+/** The house as it is now, or as what is being done leaves it. While it is made anew the last one stands; of changes in quick succession the last is followed. */
+export function useRaised(plan: Plan, option: string | null, doing: Doing | null = null): RaisedNow {
   const [now, setNow] = useState<RaisedNow>({ house: null, failed: false });
-  const wanted = useRef({ plan, option });
+  const wanted = useRef({ plan, option, doing });
   const busy = useRef(false);
   const alive = useRef(true);
   useEffect(() => {
-    wanted.current = { plan, option };
+    wanted.current = { plan, option, doing };
     // whoever makes it already goes on with what is wanted by then
     if (busy.current) return;
     busy.current = true;
@@ -80,7 +81,7 @@ export function useRaised(plan: Plan, option: string | null): RaisedNow {
       for (let made: typeof wanted.current | null = null; made !== wanted.current;) {
         made = wanted.current;
         const remote = await bring(made.plan);
-        const house = await remote.raise(made.option);
+        const house = await remote.raise(made.option, made.doing);
         if (!alive.current) return;
         shows(house);
         setNow({ house, failed: false });
@@ -89,7 +90,7 @@ export function useRaised(plan: Plan, option: string | null): RaisedNow {
     make()
       .catch(() => alive.current && setNow({ house: null, failed: true }))
       .finally(() => (busy.current = false));
-  }, [plan, option]);
+  }, [plan, option, doing]);
   useEffect(() => {
     alive.current = true;
     return () => {
@@ -126,5 +127,8 @@ export function useSun(plan: Plan, option: string | null, time: DayAndTime | nul
 /** The house as a file other programs open. */
 export async function gltfOf(plan: Plan, option: string | null): Promise<Uint8Array> {
   const remote = await bring(plan);
-  return remote.gltf(option);
+  const pictures = new Map<string, Blob>();
+  for (const { look } of Object.values(plan.finishes))
+    if (look.picture !== null && !pictures.has(look.picture)) pictures.set(look.picture, await pictureOf(look.picture));
+  return remote.gltf(option, pictures);
 }

@@ -1,0 +1,51 @@
+import type { DrawingPart } from '../drawing/draw-floor';
+import type { DrawingStyle, Mark } from '../drawing/marks';
+import type { Collection, Id, Vantage } from '../plan/plan';
+
+/** Half of what a lens of so many mm sees from left to right, radians: 36 mm of film. */
+const halfAcross = (lens: number): number => Math.atan(18 / lens);
+
+/** How large a mark is, lettering heights: its round, and how far its two sides run. */
+const ROUND = 0.55;
+const SIDES = 3;
+
+/** Where one looks from, and between which sides: marks of the vantages of a floor, with their names. */
+export function drawVantages(
+  vantages: Collection<Vantage>,
+  floor: Id,
+  { lettering, without }: Pick<DrawingStyle, 'lettering' | 'without'>,
+): readonly DrawingPart[] {
+  const own = Object.values(vantages).filter((vantage) => vantage.floor === floor);
+  if (own.length === 0 || without?.has('vantages')) return [];
+  return [{ key: 'vantages', apart: false, marks: own.flatMap((vantage) => marksOf(vantage, lettering)) }];
+}
+
+function marksOf({ id, x, y, heading, lens, name }: Vantage, lettering: number): Mark[] {
+  const unit = `vantage ${id}`;
+  const way = (heading * Math.PI) / 180;
+  const half = halfAcross(lens);
+  const far = (angle: number, times: number) => ({
+    x: x + times * lettering * Math.cos(way + angle),
+    y: y + times * lettering * Math.sin(way + angle),
+  });
+  const r = ROUND * lettering;
+  return [
+    {
+      ...{ kind: 'path', role: 'vantage.side', key: `${unit} sides`, unit, closed: false },
+      rings: [[far(-half, SIDES), { x, y }, far(half, SIDES)]],
+    },
+    {
+      ...{ kind: 'path', role: 'vantage.eye', key: unit, unit, closed: true },
+      rings: [
+        [
+          { x: x - r, y, bulge: 1 },
+          { x: x + r, y, bulge: 1 },
+        ],
+      ],
+    },
+    {
+      ...{ kind: 'text', role: 'vantage.name', key: `${unit} name`, unit, text: name, turn: 0, size: 0.8 },
+      at: { x, y: y + (Math.sin(way) > 0 ? -1.2 : 1.2) * lettering },
+    },
+  ];
+}
