@@ -7,7 +7,7 @@ const ROOMS = ['later/', 'edits/later/', 'notes/', 'pieces/', 'options/', 'finis
 );
 
 /** Those that come with them, or later, and import them as they are: what is lent, and what only workers count, raise and make pages with. */
-const BESIDE = ['on-loan/', 'sheets/', 'areas/', 'raised/'].map((room) => join(core, room));
+const BESIDE = ['on-loan/', 'sheets/', 'areas/', 'raised/', 'axonometric/'].map((room) => join(core, room));
 
 /**
  * The rooms of the core that are not wanted for every plan come in a piece of their own. A bundler would put whatever they share with the plan into the first page; so what

@@ -1,6 +1,7 @@
 import './whole-core';
 import '../core-later/piece';
 import type { Id, Plan, PlanChange } from '@velvet-tape/core';
+import { type Drawing, drawAxonometric } from '@velvet-tape/core/axonometric';
 import { type Texture, linearOf, ofOption, textureOf } from '@velvet-tape/core/finishes';
 import { planOfOption } from '@velvet-tape/core/options';
 import { withChange } from '@velvet-tape/core/plan';
@@ -27,6 +28,7 @@ import {
   towardsSun,
 } from '@velvet-tape/core/sun';
 import { type DerivedFloor, type Intent, applyEdit, deriveFloor } from '@velvet-tape/core';
+import { drawingToSvg } from '@velvet-tape/formats/drawing-svg';
 import { type OwnPicture, houseAsGltf } from '@velvet-tape/formats/gltf';
 import { expose, transfer } from 'comlink';
 
@@ -142,6 +144,12 @@ const raising = {
       sunOnFloors(deriveFloor(shown, floor), towards).map(({ room, area }) => ({ room, area })),
     );
     return { sun, towards, words: sunInWords(sun), rooms };
+  },
+
+  /** The house, or a floor, as lines, as SVG at 1 : 50. */
+  lines: (option: Id | null, drawing: Drawing): string => {
+    if (!plan) throw new Error('There is no plan to draw.');
+    return drawingToSvg(drawAxonometric(optionOf(plan, option), drawing), { scale: 50, title: plan.job.name });
   },
 
   /** `pictures`: those of one’s own that surfaces are finished with. */

@@ -57,9 +57,12 @@ const FINISHES = ['finish tints', 'finish patterns'] as const;
 /** The looks every job has. */
 const BUILT_IN: Readonly<Record<LookName, Content>> = {
   'on site': look(['piece numbers', ...FINISHES]),
-  'for the client': look(['lengths', 'checks', 'numbers', 'levels', 'ceilings', 'dimensions', 'piece numbers', 'vantages'], {
-    sizes: true,
-  }),
+  'for the client': look(
+    ['lengths', 'checks', 'numbers', 'levels', 'ceilings', 'dimensions', 'piece numbers', 'vantages'],
+    {
+      sizes: true,
+    },
+  ),
   'for the builder': look(['checks', 'pieces', 'piece numbers', 'vantages', ...FINISHES]),
   bare: look([
     ...(['names', 'areas', 'lengths', 'checks', 'numbers', 'levels', 'ceilings', 'dimensions', 'notes'] as const),

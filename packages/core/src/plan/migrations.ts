@@ -113,8 +113,8 @@ const STEPS: Record<number, (plan: Loose) => Loose> = {
     job: isObject(plan['job']) ? { place: null, ...plan['job'] } : plan['job'],
     vantages: {},
   }),
-  // how surfaces look, what runs round rooms
-  16: (plan) => ({ ...plan, schema: 17, finishes: {}, trims: {} }),
+  // how surfaces look, what runs round rooms, pictures that were taken
+  16: (plan) => ({ ...plan, schema: 17, finishes: {}, trims: {}, taken: {} }),
 };
 
 /** In the order they were made, by floor and kind. */

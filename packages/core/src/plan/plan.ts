@@ -37,6 +37,7 @@ export * from './kinds/sheets';
 export * from './kinds/slopes';
 export * from './kinds/solids';
 export * from './kinds/stairs';
+export * from './kinds/taken';
 export { HATCHES, type Hatch } from './kinds/fields';
 export { ON_NO_FLOOR } from './kinds/kind';
 export type { EitherStand, FreeStand, WallStand } from './kinds/stand';
@@ -121,10 +122,12 @@ export const picturesIn = ({
   underlays,
   frames,
   finishes,
+  taken,
   job,
-}: Pick<Plan, 'underlays' | 'frames' | 'finishes' | 'job'>): Id[] => [
+}: Pick<Plan, 'underlays' | 'frames' | 'finishes' | 'taken' | 'job'>): Id[] => [
   ...Object.values(underlays).map(({ picture }) => picture),
   ...Object.values(frames).flatMap(({ shows }) => (shows.kind === 'picture' ? [shows.picture] : [])),
+  ...Object.values(taken).map(({ picture }) => picture),
   ...Object.values(finishes).flatMap(({ look }) => look.picture ?? []),
   ...(job.logo ? [job.logo.picture] : []),
 ];
@@ -141,6 +144,7 @@ export function withPicturesNamed(plan: Plan, other: (picture: Id) => Id): Plan 
     frames: each(plan.frames, (frame) =>
       frame.shows.kind === 'picture' ? { ...frame, shows: named(frame.shows) } : frame,
     ),
+    taken: each(plan.taken, named),
     finishes: each(plan.finishes, (finish) =>
       finish.look.picture ? { ...finish, look: { ...finish.look, picture: other(finish.look.picture) } } : finish,
     ),

@@ -134,6 +134,7 @@ export function nameOf(plan: Plan, { shows }: Pick<SheetFrame, 'shows'>): string
   }
   const floor = plan.floors[shows.floor]?.name || 'A floor';
   if (shows.kind === 'section') return `Section, ${floor}`;
+  if (shows.kind === 'axonometric') return `${floor} in space`;
   return shows.kind === 'plan' ? floor : `${shows.kind === 'openings' ? 'Doors and windows' : 'Rooms'}, ${floor}`;
 }
 

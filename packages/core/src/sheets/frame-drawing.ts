@@ -14,6 +14,7 @@ import { ofOption } from '../finishes/look-of';
 import type { Id, Plan, SheetFrame } from '../plan/plan';
 import { chosenOption, drawAlterations, piecesOfOption, withoutGone } from '../options';
 import { piecesIn } from '../pieces';
+import { axonometricOf } from './axonometric';
 import { captionOf } from './caption';
 import { elevationsOf } from './elevations';
 import { LETTERING, onPaper } from './paper-marks';
@@ -33,7 +34,7 @@ export type Content = Pick<SheetFrame, 'shows' | 'scale' | 'look'>;
 
 /** Is it a drawing to scale, and no table? */
 export const isDrawing = ({ kind }: Content['shows']): boolean =>
-  kind === 'plan' || kind === 'room' || kind === 'elevations' || kind === 'section';
+  kind === 'plan' || kind === 'room' || kind === 'elevations' || kind === 'section' || kind === 'axonometric';
 
 /** What a frame shows, drawn to its scale. */
 export function drawContent(plan: Plan, { shows, scale, look }: Content): Drawn {
@@ -46,6 +47,8 @@ export function drawContent(plan: Plan, { shows, scale, look }: Content): Drawn 
       return elevationsOf(plan, shows.room, scale);
     case 'section':
       return sectionOf(plan, shows.floor, [shows.a, shows.b], scale);
+    case 'axonometric':
+      return axonometricOf(plan, shows, scale);
     case 'openings':
       return openingsTable(deriveFloor(plan, shows.floor));
     case 'rooms':

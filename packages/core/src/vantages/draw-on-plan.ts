@@ -9,7 +9,7 @@ const halfAcross = (lens: number): number => Math.atan(18 / lens);
 const ROUND = 0.55;
 const SIDES = 3;
 
-/** Where one looks from, and between which sides: marks of the vantages of a floor, with their names. */
+/** Where one looks from, and between which sides: marks of the vantages of a floor. */
 export function drawVantages(
   vantages: Collection<Vantage>,
   floor: Id,
@@ -20,7 +20,7 @@ export function drawVantages(
   return [{ key: 'vantages', apart: false, marks: own.flatMap((vantage) => marksOf(vantage, lettering)) }];
 }
 
-function marksOf({ id, x, y, heading, lens, name }: Vantage, lettering: number): Mark[] {
+function marksOf({ id, x, y, heading, lens }: Vantage, lettering: number): Mark[] {
   const unit = `vantage ${id}`;
   const way = (heading * Math.PI) / 180;
   const half = halfAcross(lens);
@@ -42,10 +42,6 @@ function marksOf({ id, x, y, heading, lens, name }: Vantage, lettering: number):
           { x: x + r, y, bulge: 1 },
         ],
       ],
-    },
-    {
-      ...{ kind: 'text', role: 'vantage.name', key: `${unit} name`, unit, text: name, turn: 0, size: 0.8 },
-      at: { x, y: y + (Math.sin(way) > 0 ? -1.2 : 1.2) * lettering },
     },
   ];
 }

@@ -1,6 +1,13 @@
 import { type Draft, Refusal } from '../../plan/draft';
 import { dropWithAll } from '../../plan/footing';
-import { type SheetFrame, type Id, LONGEST_REVISION, type Sheet, sheetsInOrder } from '../../plan/plan';
+import {
+  type AxonometricOf,
+  type SheetFrame,
+  type Id,
+  LONGEST_REVISION,
+  type Sheet,
+  sheetsInOrder,
+} from '../../plan/plan';
 import { edit } from '../edit';
 import { layStrings } from './dimensions';
 import { requireName, requireOne } from '../require';
@@ -96,10 +103,21 @@ export interface ChangeFrame {
   readonly kind: 'changeFrame';
   readonly frame: Id;
   readonly to?: Partial<Pick<SheetFrame, 'at' | 'scale' | 'look'>>;
+  /** Of a floor that is drawn in space. */
+  readonly drawn?: Partial<Omit<AxonometricOf, 'floor'>>;
 }
 
-function changeFrame(draft: Draft, { frame, to }: ChangeFrame): void {
-  draft.put('frames', { ...requireFrame(draft, frame), ...to });
+function changeFrame(draft: Draft, { frame, to, drawn }: ChangeFrame): void {
+  const own = requireFrame(draft, frame);
+  if (!drawn) {
+    draft.put('frames', { ...own, ...to });
+    return;
+  }
+  if (own.shows.kind !== 'axonometric') throw new Refusal('That part of the sheet is not drawn in space.');
+  const { cut } = drawn;
+  if (cut !== undefined && cut !== null && !(cut > 0 && cut <= 20_000))
+    throw new Refusal('It is cut somewhere over the floor, 20 m at most.');
+  draft.put('frames', { ...own, ...to, shows: { ...own.shows, ...drawn } });
 }
 
 export interface RemoveFrame {

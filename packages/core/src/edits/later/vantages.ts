@@ -1,6 +1,6 @@
 import { type Draft, Refusal } from '../../plan/draft';
 import { dropWithAll } from '../../plan/footing';
-import { type Id, LENSES, type VantageView, vantagesInOrder } from '../../plan/plan';
+import { type Id, type PictureDetails, LENSES, type VantageView, vantagesInOrder } from '../../plan/plan';
 import { edit } from '../edit';
 import { requireFloor, requireName, requireOne } from '../require';
 
@@ -61,6 +61,31 @@ function removeVantage(draft: Draft, { vantage }: RemoveVantage): void {
   dropWithAll(draft, 'vantages', vantage, 'wanted');
 }
 
+export interface KeepTaken {
+  readonly kind: 'keepTaken';
+  readonly name: string;
+  readonly picture: PictureDetails;
+  /** When it was taken, ISO 8601. */
+  readonly time: string;
+}
+
+function keepTaken(draft: Draft, { name, picture, time }: KeepTaken): Id {
+  const id = draft.newId();
+  const { picture: bytes, width, height } = picture;
+  draft.put('taken', { id, name: requireName(name), picture: bytes, width, height, time });
+  return id;
+}
+
+export interface RemoveTaken {
+  readonly kind: 'removeTaken';
+  readonly taken: Id;
+}
+
+function removeTaken(draft: Draft, { taken }: RemoveTaken): void {
+  requireOne(draft, 'taken', taken, 'That picture is no longer there.');
+  dropWithAll(draft, 'taken', taken, 'wanted');
+}
+
 /** Turned by less than a whole turn; refused where no lens, or nobody, could look like that. */
 function sound<V extends VantageView>(view: V): V {
   if (!(view.lens >= LENSES.shortest && view.lens <= LENSES.longest))
@@ -76,4 +101,6 @@ export const vantagesEdits = {
   changeVantage: edit<ChangeVantage>('change a vantage', changeVantage),
   orderVantage: edit<OrderVantage>('order of vantages', orderVantage),
   removeVantage: edit<RemoveVantage>('remove a vantage', removeVantage),
+  keepTaken: edit<KeepTaken>('keep a picture', keepTaken),
+  removeTaken: edit<RemoveTaken>('remove a picture', removeTaken),
 };

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Id } from '../values';
-import { id, place } from './fields';
+import { id, millimetres, place } from './fields';
 import { type Kind, ON_NO_FLOOR, type Reference, together } from './kind';
 import { type PictureDetails, pictureDetails } from './underlays';
 
@@ -13,11 +13,20 @@ interface Place {
   readonly y: number;
 }
 
-/** What a frame shows: the plan of a floor, its doors and windows, its rooms, what stands on it; of a room its plan or its walls from inside; a floor cut along a line; how the house is counted; a picture. */
+/** A floor drawn in space: its axes alike, or its plan as it is and heights straight up; from which corner of the sheet, 0 its lower right, then clockwise; cut so high over the floor, mm (null: not cut). */
+export interface AxonometricOf {
+  readonly floor: Id;
+  readonly form: 'isometric' | 'planometric';
+  readonly corner: number;
+  readonly cut: number | null;
+}
+
+/** What a frame shows: the plan of a floor, its doors and windows, its rooms, what stands on it; of a room its plan or its walls from inside; a floor cut along a line, or drawn in space; how the house is counted; a picture. */
 export type FrameShows =
   | { readonly kind: 'plan' | 'openings' | 'rooms' | 'pieces'; readonly floor: Id }
   | { readonly kind: 'elevations' | 'room'; readonly room: Id }
   | { readonly kind: 'section'; readonly floor: Id; readonly a: Place; readonly b: Place }
+  | ({ readonly kind: 'axonometric' } & AxonometricOf)
   | { readonly kind: 'areas' }
   | ({ readonly kind: 'picture' } & PictureDetails);
 
@@ -88,6 +97,10 @@ export const frameKind: Kind<SheetFrame, object> = {
       z.object({ kind: z.enum(['plan', 'openings', 'rooms', 'pieces']), floor: id }),
       z.object({ kind: z.enum(['elevations', 'room']), room: id }),
       z.object({ kind: z.literal('section'), floor: id, a: place, b: place }),
+      z.object({
+        ...{ kind: z.literal('axonometric'), floor: id, form: z.enum(['isometric', 'planometric']) },
+        ...{ corner: z.int().min(0).max(3), cut: millimetres.positive().nullable() },
+      }),
       z.object({ kind: z.literal('areas') }),
       pictureDetails.extend({ kind: z.literal('picture') }),
     ]),

@@ -22,6 +22,7 @@ import { type Sheet, sheetKind } from './sheets';
 import { type Slope, slopeKind } from './slopes';
 import { type Solid, solidKind } from './solids';
 import { type Stair, stairKind } from './stairs';
+import { type TakenPicture, takenKind } from './taken';
 import { type Underlay, underlayKind } from './underlays';
 import { type Vantage, vantageKind } from './vantages';
 import { type Wall, wallKind } from './walls';
@@ -57,6 +58,7 @@ export interface Entities {
   readonly sheets: Sheet;
   readonly frames: SheetFrame;
   readonly vantages: Vantage;
+  readonly taken: TakenPicture;
 }
 
 export type Collections = { readonly [C in CollectionName]: Collection<Entities[C]> };
@@ -91,6 +93,7 @@ export const KINDS: { readonly [C in CollectionName]: Kind<Entities[C], Collecti
   sheets: sheetKind,
   frames: frameKind,
   vantages: vantageKind,
+  taken: takenKind,
 };
 
 export const COLLECTIONS = Object.keys(KINDS) as readonly CollectionName[];

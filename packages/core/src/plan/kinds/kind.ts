@@ -29,7 +29,8 @@ export type CollectionName =
   | 'looks'
   | 'sheets'
   | 'frames'
-  | 'vantages';
+  | 'vantages'
+  | 'taken';
 
 /** Of pages, which show the house: nothing that follows from a floor depends on them. */
 export const ON_NO_FLOOR = '';

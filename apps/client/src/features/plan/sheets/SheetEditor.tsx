@@ -1,4 +1,4 @@
-import type { PictureDetails, Sheet, SheetFrame } from '@velvet-tape/core';
+import type { AxonometricOf, PictureDetails, Sheet, SheetFrame } from '@velvet-tape/core';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View, useWindowDimensions } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -26,6 +26,10 @@ const {
   pictureFrom,
   useAppDispatch,
   useAppSelector,
+  Written,
+  formatLength,
+  parseLength,
+  planActions,
 } = lent();
 
 type Side = 'leave' | 'page' | 'add' | 'words';
@@ -95,6 +99,41 @@ export function SheetEditor({ sheet, of, close }: { sheet: Sheet; of: number; cl
   );
 }
 
+/** A floor that is drawn in space: how, from which corner, cut how high. */
+function InSpace({ frame, shows }: { frame: string; shows: AxonometricOf }) {
+  const dispatch = useAppDispatch();
+  const units = useAppSelector((state) => state.plan.plan!.job.units);
+  const { form, corner, cut } = shows;
+  const draw = (drawn: Partial<Omit<AxonometricOf, 'floor'>>): boolean =>
+    dispatch(edit({ kind: 'changeFrame', frame, drawn })).ok;
+  const cutAt = (text: string): boolean => {
+    if (text.trim() === '') return draw({ cut: null });
+    const read = parseLength(text, units === 'metric' ? 'm' : 'ft');
+    if (read.ok) return draw({ cut: read.mm });
+    dispatch(planActions.said({ text: read.reason, tone: 'refused' }));
+    return false;
+  };
+  return (
+    <ListBar>
+      <BarButton label="Isometric" chosen={form === 'isometric'} onPress={() => draw({ form: 'isometric' })} />
+      <BarButton label="Planometric" chosen={form === 'planometric'} onPress={() => draw({ form: 'planometric' })} />
+      <BarButton
+        icon="rotate-right"
+        label="Turn"
+        says="See it from the next corner"
+        onPress={() => draw({ corner: (corner + 1) % 4 })}
+      />
+      <Written
+        key={String(cut)}
+        style={styles.typed}
+        label="Cut at"
+        value={cut === null ? '' : formatLength(cut, units)}
+        keep={cutAt}
+      />
+    </ListBar>
+  );
+}
+
 /** By key, and finer than a finger, mm of paper. */
 const NUDGE = 5;
 const NUDGES = [
@@ -110,6 +149,7 @@ function FrameTiles({ frame, done }: { frame: FrameShown; done(): void }) {
   const colours = useColours();
   const plan = useAppSelector((state) => state.plan.plan)!;
   const { id, name } = frame;
+  const { shows } = frame.frame;
   const change = (to: Partial<Pick<SheetFrame, 'at' | 'scale' | 'look'>>) =>
     dispatch(edit({ kind: 'changeFrame', frame: id, to }));
   return (
@@ -128,7 +168,8 @@ function FrameTiles({ frame, done }: { frame: FrameShown; done(): void }) {
               />
             ))}
           </ListBar>
-          {frame.frame.shows.kind !== 'picture' && (
+          {shows.kind === 'axonometric' && <InSpace frame={id} shows={shows} />}
+          {shows.kind !== 'picture' && shows.kind !== 'axonometric' && (
             <ListBar>
               {[...LOOKS, ...Object.keys(plan.looks)].map((look) => (
                 <BarButton
@@ -268,6 +309,12 @@ function AddTiles({ sheet, shown, choose }: { sheet: Sheet; shown: PageShown | n
             says={`Pieces of ${name}`}
             onPress={() => put({ kind: 'pieces', floor: id }, 'bare')}
           />
+          <BarButton
+            icon="cube-outline"
+            label="In space"
+            says={`${name} in space`}
+            onPress={() => put({ kind: 'axonometric', floor: id, form: 'isometric', corner: 0, cut: 1200 }, 'bare')}
+          />
         </ListBar>
       ))}
       <ListBar>
@@ -290,6 +337,10 @@ function AddTiles({ sheet, shown, choose }: { sheet: Sheet; shown: PageShown | n
           says="A picture"
           entries={[
             { title: 'Bring one in', icon: 'plus', onPress: bring },
+            ...Object.values(plan.taken).map(({ name, picture: id, width, height }) => ({
+              title: name,
+              onPress: () => picture({ picture: id, width, height }),
+            })),
             ...Object.values(plan.underlays).map(({ name, picture: id, width, height }) => ({
               title: name,
               onPress: () => picture({ picture: id, width, height }),
@@ -309,6 +360,7 @@ function AddTiles({ sheet, shown, choose }: { sheet: Sheet; shown: PageShown | n
 
 const styles = StyleSheet.create({
   all: { flex: 1, minHeight: 0 },
+  typed: { width: 118, height: 44, fontFamily: FONTS.sans },
   head: { flexDirection: 'row', alignItems: 'center' },
   title: { flex: 1, fontFamily: FONTS.serif, fontSize: 20 },
   rows: { flex: 1, minHeight: 0 },

@@ -1,4 +1,5 @@
 import type { DerivedFloor } from '@velvet-tape/core';
+import type { Drawing } from '@velvet-tape/core/axonometric';
 import type { DayAndTime } from '@velvet-tape/core/sun';
 import { useMemo, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -9,6 +10,7 @@ import { Waiting } from '../../../ui/Waiting';
 import { FONTS, useColours } from '../../../ui/theme';
 import { lent } from '../later/lent';
 import { InsideBar } from './bars/InsideBar';
+import { LinesBar } from './bars/LinesBar';
 import { LookBar } from './bars/LookBar';
 import { PictureBar } from './bars/PictureBar';
 import { SunBar } from './bars/SunBar';
@@ -17,8 +19,9 @@ import { canDraw } from './can-draw';
 import { FinishBar } from './finishes/FinishBar';
 import { type Subject, onOf, scopesOf } from './finishes/subject';
 import { Gait } from './gait';
+import { Lines } from './Lines';
 import { PlanMark } from './PlanMark';
-import { gltfOf, useRaised, useSun } from './raising';
+import { gltfOf, useLines, useRaised, useSun } from './raising';
 import { Space } from './space/Space';
 import { Studio } from './space/studio';
 import type { How, Shown } from './space/things';
@@ -55,8 +58,8 @@ const NOW = (): DayAndTime => {
   return { day: Math.min(365, day), minutes: 14 * 60 };
 };
 
-/** How one looks at the house: from outside, from where one walks, from a vantage that is kept. */
-type Mode = 'outside' | 'inside' | 'vantage';
+/** How one looks at the house: from outside, from where one walks, from a vantage that is kept, drawn in lines. */
+type Mode = 'outside' | 'inside' | 'vantage' | 'lines';
 
 /** The house raised: looked at from outside, stepped into, seen from its vantages. */
 export function ViewsPart(_: { floor: DerivedFloor }) {
@@ -65,6 +68,7 @@ export function ViewsPart(_: { floor: DerivedFloor }) {
   const plan = useAppSelector((state) => state.plan.plan)!;
   const option = useAppSelector(selectOption);
   const chosenRoom = useAppSelector(({ plan: { selection } }) => (selection.kind === 'room' ? selection.id : null));
+  const chosenFloor = useAppSelector((state) => state.plan.floor);
   const left = useAppSelector((state) => state.plan.choices.left);
   const { house, failed } = useRaised(plan, option);
   const [gait] = useState(() => new Gait());
@@ -81,6 +85,10 @@ export function ViewsPart(_: { floor: DerivedFloor }) {
   const [subject, setSubject] = useState<Subject | null>(null);
   const [picking, setPicking] = useState(false);
   const [time, setTime] = useState<DayAndTime | null>(null);
+  const [drawing, setDrawing] = useState<Drawing>({
+    ...{ form: 'isometric', corner: 0, floor: chosenFloor, cut: 1200, furnished: true },
+  });
+  const svg = useLines(mode === 'lines' ? plan : null, option, drawing);
   const over = useSun(plan, option, time);
   const sun = over?.towards ?? null;
   const glass = useRef<View>(null);
@@ -174,7 +182,9 @@ export function ViewsPart(_: { floor: DerivedFloor }) {
         testID="space"
         aria-label={HOW_TO[mode]}
       >
-        {!canDraw() ? (
+        {mode === 'lines' ? (
+          <Lines svg={svg} says="The house drawn in lines" />
+        ) : !canDraw() ? (
           <Words text="This browser draws nothing in space: WebGL is off, or there is none. The plan, its sheets and the glTF file are there all the same." />
         ) : failed ? (
           <Words text="The house could not be raised here. Without a connection what does it may not be on the device yet." />
@@ -228,11 +238,14 @@ export function ViewsPart(_: { floor: DerivedFloor }) {
             says="Pictures and files"
             entries={[
               { title: 'Take a picture', icon: 'camera-outline', onPress: () => setPanel('picture') },
+              { title: 'Draw it in lines', icon: 'vector-square-plus', onPress: () => setMode('lines') },
               { title: 'The house as glTF', icon: 'cube-outline', onPress: leave },
             ]}
           />
         </View>
-        {panel === 'finish' && house ? (
+        {mode === 'lines' ? (
+          <LinesBar drawing={drawing} draw={(to) => setDrawing({ ...drawing, ...to })} svg={svg} />
+        ) : panel === 'finish' && house ? (
           <FinishBar
             house={house}
             subject={subject}
@@ -297,6 +310,7 @@ export function ViewsPart(_: { floor: DerivedFloor }) {
 const HOW_TO: Record<Mode, string> = {
   outside: 'The house. Arrow keys turn it, plus and minus come nearer.',
   inside: 'Inside the house. Arrow keys walk and turn, with Shift to the side.',
+  lines: 'The house drawn in lines.',
   vantage: 'The house from a vantage. Arrow keys turn and walk from there.',
 };
 

@@ -1,6 +1,7 @@
 import type { Plan } from '@velvet-tape/core';
 import type { Remote } from 'comlink';
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import type { Drawing } from '@velvet-tape/core/axonometric';
 import type { DayAndTime } from '@velvet-tape/core/sun';
 import type { HouseToDraw, Raising, SunOverHouse } from '../../../workers/raise.worker';
 import { lent } from '../later/lent';
@@ -122,6 +123,23 @@ export function useSun(plan: Plan, option: string | null, time: DayAndTime | nul
     };
   }, [plan, option, time]);
   return time ? sun : null;
+}
+
+/** The house drawn in lines, as SVG; null till it is drawn, and where it is not wanted. Of drawings in quick succession the last is shown. */
+export function useLines(plan: Plan | null, option: string | null, drawing: Drawing): string | null {
+  const [svg, setSvg] = useState<string | null>(null);
+  useEffect(() => {
+    if (!plan) return undefined;
+    let gone = false;
+    bring(plan)
+      .then((remote) => remote.lines(option, drawing))
+      .then((made) => !gone && setSvg(made))
+      .catch(() => !gone && setSvg(null));
+    return () => {
+      gone = true;
+    };
+  }, [plan, option, drawing]);
+  return svg;
 }
 
 /** The house as a file other programs open. */

@@ -12,9 +12,20 @@ import type { Studio, Wanted } from '../space/studio';
 import type { Shown } from '../space/things';
 import { backgroundOf, lensOf, poseAt, shownFrom } from '../vantage-view';
 import { Bar } from './Bar';
+import { KeptPictures } from './KeptPictures';
 
-const { DropMenu, download, fileName, planActions, selectOption, useAppDispatch, useAppSelector, vantagesInOrder } =
-  lent();
+const {
+  DropMenu,
+  download,
+  edit,
+  fileName,
+  pictureFrom,
+  planActions,
+  selectOption,
+  useAppDispatch,
+  useAppSelector,
+  vantagesInOrder,
+} = lent();
 
 const SHAPES = [
   ['1:1', 1],
@@ -53,6 +64,7 @@ export function PictureBar({
   const [shape, setShape] = useState(2);
   const [size, setSize] = useState<number>(1920);
   const [type, setType] = useState(0);
+  const [keeps, setKeeps] = useState(false);
   const [progress, setProgress] = useState<number | null>(null);
   const stopped = useRef(false);
   const vantages = vantagesInOrder(plan);
@@ -71,7 +83,13 @@ export function PictureBar({
         };
         const blob = await studio.take(wanted, (share) => setProgress((i + share) / all.length));
         if (stopped.current) return;
-        download(`${fileName(plan.job.name)}-${fileName(name)}.${ending}`, blob.type, blob);
+        if (!keeps) {
+          download(`${fileName(plan.job.name)}-${fileName(name)}.${ending}`, blob.type, blob);
+          continue;
+        }
+        const picture = await dispatch(pictureFrom(new File([blob], `${name}.${ending}`, { type: blob.type })));
+        if (!picture) return;
+        dispatch(edit({ kind: 'keepTaken', name, picture, time: new Date().toISOString() }));
       }
     } catch {
       const text = 'This picture is more than the browser can draw. Try a smaller one.';
@@ -108,6 +126,11 @@ export function PictureBar({
         {TYPES.map(([label], i) => (
           <BarButton key={label} label={label} chosen={type === i} onPress={() => setType(i)} />
         ))}
+        <BarButton
+          label={keeps ? 'Kept with the job' : 'As a file'}
+          says={keeps ? 'They are kept with the job. Change.' : 'They leave as files. Change.'}
+          onPress={() => setKeeps(!keeps)}
+        />
       </Bar>
       <View style={styles.gap} />
       <Bar>
@@ -136,6 +159,7 @@ export function PictureBar({
           }}
         />
       </Bar>
+      <KeptPictures />
       {progress !== null && (
         <View style={styles.progress}>
           <ProgressBar progress={progress} color={colours.brassDeep} />
