@@ -60,3 +60,26 @@ test('a room is dressed: its floor tapped and laid with boards, walls painted, a
   await key(page, 'Close the finishes').tap();
   await look(page, 'f5-dressed');
 });
+
+test('the house is drawn in lines: isometric, from the next corner, planometric, cut higher; it leaves as SVG, and stands on a sheet', async ({
+  page,
+}) => {
+  await page.goto('/job/ferry-house/views');
+  await menu(page, 'Pictures and files', 'Draw it in lines');
+  const lines = page.getByTestId('lines').locator('img');
+  await expect(lines).toBeVisible();
+  await look(page, 'l1-isometric');
+  const first = await lines.getAttribute('src');
+  await key(page, 'See it from the next corner').tap();
+  await expect(lines).not.toHaveAttribute('src', first!);
+  await key(page, 'Planometric').tap();
+  await page.getByLabel('Cut at').fill('2');
+  await page.getByLabel('Cut at').press('Enter');
+  await expect(page.getByLabel('Cut at')).toHaveValue('2.00 m');
+  await look(page, 'l2-planometric');
+  const coming = page.waitForEvent('download');
+  await key(page, 'Leave it as SVG, 1:50').tap();
+  expect((await coming).suggestedFilename()).toBe('Ferry-House in space.svg');
+  await menu(page, 'What is drawn. Change.', 'The house, with its roofs');
+  await look(page, 'l3-house');
+});

@@ -139,6 +139,8 @@ test('a view is kept, named, its lens typed and stepped through; three vantages 
   await page.getByRole('button', { name: /^Its longer side/ }).tap();
   await page.getByRole('menuitem', { name: '1280 px' }).tap();
   await look(page, 'p6-picture');
+  // on an emulated card soft shade takes its time: one picture has it
+  await key(page, 'Soft shade where things meet').tap();
   const came: Download[] = [];
   page.on('download', (each) => came.push(each));
   await key(page, 'A picture of each of 5 vantages').tap();
@@ -149,6 +151,18 @@ test('a view is kept, named, its lens typed and stepped through; three vantages 
     if (process.env['LOOK']) await writeFile(`/tmp/look/pic${i}.jpg`, bytes);
   }
   expect(came.map((each) => each.suggestedFilename())).toContain('Ferry-House-Waiting-room-and-bay.jpg');
+  // one is kept with the job, and leaves from there
+  await key(page, 'They leave as files. Change.').tap();
+  await key(page, 'Soft shade where things meet').tap();
+  await key(page, 'Take the picture').tap();
+  const kept = page.getByTestId('kept-pictures');
+  await expect(kept).toContainText('1280 × 720');
+  await look(page, 'p7-kept');
+  const leaves = page.waitForEvent('download');
+  await kept.getByRole('button', { name: /^Leave/ }).tap();
+  const bytes = await readFile((await (await leaves).path())!);
+  if (process.env['LOOK']) await writeFile('/tmp/look/kept.jpg', bytes);
+  expect(await sharp(bytes).metadata()).toMatchObject({ width: 1280, height: 720, format: 'jpeg' });
 });
 
 test('the sun goes through the day and the year on a slider, falls on floors, and is kept with a vantage; a house that is nowhere is asked where it is', async ({

@@ -107,7 +107,7 @@ describe('how units are laid', () => {
   test('each row begins a half, or a third, farther on: common practice, no source', () => {
     const begins = (bond: FinishLook['bond'], row: number) => {
       const laid = laidOf({ along: 297, across: 97, joint: 3, bond });
-      for (let u = 0; u < 300; u += 1) if (laid.unitAt(u + 0.5, row * 100 + 50)!?.along === 0.5) return u;
+      for (let u = 0; u < 300; u += 1) if (laid.unitAt(u + 0.5, row * 100 + 50)?.along === 0.5) return u;
       return -1;
     };
     expect([0, 1, 2, 3].map((row) => begins('straight', row))).toEqual([0, 0, 0, 0]);

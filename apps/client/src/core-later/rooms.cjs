@@ -2,9 +2,17 @@ const { join } = require('node:path');
 
 const core = join(__dirname, '../../../../packages/core/src/');
 /** Those that `core/src/later` names; folders, for an import is looked up once for all files of a folder. */
-const ROOMS = ['later/', 'edits/later/', 'notes/', 'pieces/', 'options/', 'finishes/', 'drawing/section/', 'stairs/checks/', 'vantages/'].map(
-  (room) => join(core, room),
-);
+const ROOMS = [
+  'later/',
+  'edits/later/',
+  'notes/',
+  'pieces/',
+  'options/',
+  'finishes/',
+  'drawing/section/',
+  'stairs/checks/',
+  'vantages/',
+].map((room) => join(core, room));
 
 /** Those that come with them, or later, and import them as they are: what is lent, and what only workers count, raise and make pages with. */
 const BESIDE = ['on-loan/', 'sheets/', 'areas/', 'raised/', 'axonometric/'].map((room) => join(core, room));

@@ -1,6 +1,5 @@
 import './whole-core';
 import '../core-later/piece';
-import type { Id, Plan, PlanChange } from '@velvet-tape/core';
 import { type Drawing, drawAxonometric } from '@velvet-tape/core/axonometric';
 import { type Texture, linearOf, ofOption, textureOf } from '@velvet-tape/core/finishes';
 import { planOfOption } from '@velvet-tape/core/options';
@@ -27,7 +26,15 @@ import {
   sunOnFloors,
   towardsSun,
 } from '@velvet-tape/core/sun';
-import { type DerivedFloor, type Intent, applyEdit, deriveFloor } from '@velvet-tape/core';
+import {
+  type DerivedFloor,
+  type Id,
+  type Intent,
+  type Plan,
+  type PlanChange,
+  applyEdit,
+  deriveFloor,
+} from '@velvet-tape/core';
 import { drawingToSvg } from '@velvet-tape/formats/drawing-svg';
 import { type OwnPicture, houseAsGltf } from '@velvet-tape/formats/gltf';
 import { expose, transfer } from 'comlink';

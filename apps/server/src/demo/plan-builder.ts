@@ -1,20 +1,13 @@
-import { piecesOfOption } from '@velvet-tape/core/options';
-import { newPiece, pieceKindOf, piecesOn, placePiece } from '@velvet-tape/core/pieces';
-import { type SheetSet, layOut } from '@velvet-tape/core/sheets';
 import {
   type BumpShape,
   type Intent,
   type OpeningForm,
   type OpeningSpec,
-  type Piece,
   type Plan,
   type Point,
   type RoomColour,
-  type SignName,
-  type Sheet,
   type StairChange,
   type Value,
-  type VantageView,
   type WallFace,
   applyEdit,
   deriveFloor,
@@ -22,7 +15,6 @@ import {
   kindOfForm,
   newPlan,
   parseLength,
-  standOnFace,
   usualSpec,
 } from '@velvet-tape/core';
 

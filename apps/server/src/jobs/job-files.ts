@@ -78,7 +78,12 @@ export class JobFiles {
 }
 
 /** A revision may be of a version of the document that had no sheets yet, or no finishes. */
-const withSheets = (plan: Plan): Plan => ({ ...plan, frames: plan.frames ?? {}, finishes: plan.finishes ?? {}, taken: plan.taken ?? {} });
+const withSheets = (plan: Plan): Plan => ({
+  ...plan,
+  frames: plan.frames ?? {},
+  finishes: plan.finishes ?? {},
+  taken: plan.taken ?? {},
+});
 
 const picturesOf = (plan: string): string[] => [...new Set(picturesIn(withSheets(JSON.parse(plan) as Plan)))];
 

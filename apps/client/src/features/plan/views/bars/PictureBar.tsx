@@ -64,6 +64,7 @@ export function PictureBar({
   const [shape, setShape] = useState(2);
   const [size, setSize] = useState<number>(1920);
   const [type, setType] = useState(0);
+  const [shade, setShade] = useState(true);
   const [keeps, setKeeps] = useState(false);
   const [progress, setProgress] = useState<number | null>(null);
   const stopped = useRef(false);
@@ -79,7 +80,7 @@ export function PictureBar({
         const wanted: Wanted = {
           ...from,
           ...{ width: size, height: Math.round(size / ratio), type: TYPES[type]![1] },
-          background: backgroundOf(from.shown, colours.sheet),
+          ...{ background: backgroundOf(from.shown, colours.sheet), shade },
         };
         const blob = await studio.take(wanted, (share) => setProgress((i + share) / all.length));
         if (stopped.current) return;
@@ -126,6 +127,12 @@ export function PictureBar({
         {TYPES.map(([label], i) => (
           <BarButton key={label} label={label} chosen={type === i} onPress={() => setType(i)} />
         ))}
+        <BarButton
+          label="Soft shade"
+          says="Soft shade where things meet"
+          chosen={shade}
+          onPress={() => setShade(!shade)}
+        />
         <BarButton
           label={keeps ? 'Kept with the job' : 'As a file'}
           says={keeps ? 'They are kept with the job. Change.' : 'They leave as files. Change.'}

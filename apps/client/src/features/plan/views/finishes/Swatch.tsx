@@ -1,5 +1,5 @@
 import type { FinishLook } from '@velvet-tape/core';
-import { createElement, useEffect, useRef } from 'react';
+import { createElement, memo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { laterRooms } from '../../../../core-later/to-come';
@@ -52,10 +52,9 @@ function shown(look: FinishLook): number {
   return Math.min(1200, Math.max(150, 3.2 * Math.min(look.along, 4 * look.across), laidOf(look).v / 8));
 }
 
-function Pattern({ look }: { look: FinishLook }) {
-  const canvas = useRef<HTMLCanvasElement | null>(null);
-  useEffect(() => {
-    const context = canvas.current?.getContext('2d');
+const Pattern = memo(function Pattern({ look }: { look: FinishLook }) {
+  const painted = (canvas: HTMLCanvasElement | null) => {
+    const context = canvas?.getContext('2d');
     if (!context) return;
     const at = colourAt(look);
     const size = shown(look) / SIDE;
@@ -68,9 +67,9 @@ function Pattern({ look }: { look: FinishLook }) {
         image.data.set([r, g, l, 255], 4 * (y * SIDE + x));
       }
     context.putImageData(image, 0, 0);
-  }, [look]);
-  return createElement('canvas', { ref: canvas, width: SIDE, height: SIDE, 'aria-hidden': true });
-}
+  };
+  return createElement('canvas', { ref: painted, width: SIDE, height: SIDE, 'aria-hidden': true });
+});
 
 const styles = StyleSheet.create({
   swatch: {

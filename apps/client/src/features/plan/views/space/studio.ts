@@ -1,4 +1,8 @@
 import { Color, PCFSoftShadowMap, PerspectiveCamera, type Scene, WebGLRenderer } from 'three';
+import { EffectComposer } from 'three/addons/postprocessing/EffectComposer.js';
+import { GTAOPass } from 'three/addons/postprocessing/GTAOPass.js';
+import { OutputPass } from 'three/addons/postprocessing/OutputPass.js';
+import { RenderPass } from 'three/addons/postprocessing/RenderPass.js';
 import type { HouseToDraw } from '../../../../workers/raise.worker';
 import type { Pose } from '../gait';
 import { type Lens, lookFrom } from './lens';
@@ -14,6 +18,8 @@ export interface Wanted {
   readonly type: 'image/png' | 'image/jpeg';
   /** What is behind the house. */
   readonly background: string;
+  /** Where things meet it is a little darker, as light comes from all round. */
+  readonly shade: boolean;
 }
 
 interface OnScreen {
@@ -26,6 +32,8 @@ interface OnScreen {
 
 /** Of a picture so much is drawn at a time, px: a long side of 3840 is more than some cards draw at once. */
 const TILE = 512;
+/** Round it so much more is drawn and thrown away: what is just beside a px shades it too, px. */
+const ROUND = 32;
 /** Each px is drawn as so many by so many. */
 const FINER = 2;
 
@@ -56,23 +64,30 @@ export class Studio {
       renderer.shadowMap.enabled = shown.sun !== null;
       renderer.shadowMap.type = PCFSoftShadowMap;
       renderer.setPixelRatio(1);
-      renderer.setSize(TILE * FINER, TILE * FINER, false);
+      const side = TILE + 2 * ROUND;
+      renderer.setSize(side * FINER, side * FINER, false);
       const camera = new PerspectiveCamera(50, width / height, 0.05, 300);
+      // what is lifted away but throws a shadow would shade too
+      const shaded = wanted.shade && (shown.inside || shown.sun === null);
+      const composer = shaded ? composerFor(renderer, set.scene, camera, side) : null;
       const tiles = tilesOf(width, height);
       for (const [i, { x, y }] of tiles.entries()) {
-        camera.setViewOffset(width, height, x, y, TILE, TILE);
+        camera.setViewOffset(width, height, x - ROUND, y - ROUND, side, side);
         camera.aspect = width / height;
         lookFrom(camera, pose, lens);
         // the screen may have drawn another view in between
         set.space.show(set.house, shown, camera.position);
         const before = set.scene.background;
         set.scene.background = background;
-        renderer.render(set.scene, camera);
+        if (composer) composer.render();
+        else renderer.render(set.scene, camera);
         set.scene.background = before;
-        onto.drawImage(renderer.domElement, 0, 0, TILE * FINER, TILE * FINER, x, y, TILE, TILE);
+        const [from, far] = [ROUND * FINER, TILE * FINER];
+        onto.drawImage(renderer.domElement, from, from, far, far, x, y, TILE, TILE);
         progress((i + 1) / tiles.length);
         await new Promise((next) => setTimeout(next));
       }
+      composer?.dispose();
     } finally {
       renderer.dispose();
       renderer.forceContextLoss();
@@ -82,6 +97,23 @@ export class Studio {
       sheet.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('The picture could not be kept.'))), type, 0.92);
     });
   }
+}
+
+/** The scene, then how much of the light from all round each place sees, within an arm’s length. */
+function composerFor(renderer: WebGLRenderer, scene: Scene, camera: PerspectiveCamera, side: number): EffectComposer {
+  const composer = new EffectComposer(renderer);
+  composer.setPixelRatio(1);
+  composer.setSize(side * FINER, side * FINER);
+  composer.addPass(new RenderPass(scene, camera));
+  const shade = new GTAOPass(scene, camera, side, side);
+  shade.updateGtaoMaterial({ radius: 0.35, distanceExponent: 1.5, thickness: 0.6, scale: 1.1, samples: 12 });
+  shade.updatePdMaterial({ lumaPhi: 10, depthPhi: 2, normalPhi: 3, radius: 8, rings: 2, samples: 12 });
+  shade.blendIntensity = 0.9;
+  composer.addPass(shade);
+  composer.addPass(new OutputPass());
+  // coarser than the picture: it is soft
+  shade.setSize(side, side);
+  return composer;
 }
 
 function tilesOf(width: number, height: number): { x: number; y: number }[] {
