@@ -4,7 +4,6 @@ import {
   AXONOMETRIES,
   Hiding,
   type Projection,
-  type Triangle,
   type Vector,
   cutMesh,
   drawAxonometric,
@@ -16,6 +15,7 @@ import {
 import { raisedFloor, volumeOf } from '../src/raised';
 import { gesture, play } from './gestures';
 import { House } from './house';
+import { alongLine, clearOf } from './sight';
 
 const SEED = Number(process.env['FC_SEED'] ?? 20_261_130);
 const runs = (numRuns: number) => ({ seed: SEED, numRuns });
@@ -126,19 +126,13 @@ test('in random houses, from any corner, cut or not: what is drawn is seen and w
         .flatMap(({ mesh }) => linesOf(mesh, projection))
         .filter(({ a, b }) => cut === null || (a[1] < cut && b[1] < cut));
       for (let k = 0; k < Math.min(40, lines.length); k += 1) {
-        const { a, b } = lines[(k * 7919 + salt) % lines.length]!;
-        const seen = hiding.seen(a, b);
-        const s = ((k * 0.618 + salt * 0.37) % 1) * 0.9 + 0.05;
-        const long = Math.hypot(b[0] - a[0], b[1] - a[1], b[2] - a[2]);
-        // where a stretch ends rounding decides
-        if (seen.flat().some((end) => Math.abs(end - s) * long < 3)) continue;
-        const p: Vector = [a[0] + s * (b[0] - a[0]), a[1] + s * (b[1] - a[1]), a[2] + s * (b[2] - a[2])];
-        const before = clearOf(p, projection.towards, triangles);
-        if (before === null) continue;
+        const line = lines[(k * 7919 + salt) % lines.length]!;
+        const at = alongLine(line, hiding.seen(line.a, line.b), ((k * 0.618 + salt * 0.37) % 1) * 0.9 + 0.05);
+        const before = at && clearOf(at.p, projection.towards, triangles);
+        if (before === null || at === null) continue;
         points += 1;
         if (!before) hidden += 1;
-        const said = seen.some(([from, to]) => s > from && s < to);
-        if (said !== before) wrong += 1;
+        if (at.seen !== before) wrong += 1;
       }
     }),
     runs(60),
@@ -147,37 +141,6 @@ test('in random houses, from any corner, cut or not: what is drawn is seen and w
   expect(hidden).toBeGreaterThan(100);
   expect(wrong).toBe(0);
 });
-
-/** Is the way to who looks free? By Möller and Trumbore, triangle by triangle; null: it grazes one, and either is right. */
-function clearOf(p: Vector, d: Vector, triangles: readonly Triangle[]): boolean | null {
-  const sub = (u: Vector, v: Vector): Vector => [u[0] - v[0], u[1] - v[1], u[2] - v[2]];
-  const cross = (u: Vector, v: Vector): Vector => [
-    u[1] * v[2] - u[2] * v[1],
-    u[2] * v[0] - u[0] * v[2],
-    u[0] * v[1] - u[1] * v[0],
-  ];
-  const speed = Math.hypot(...d);
-  let graze = false;
-  for (const [a, b, c] of triangles) {
-    const [e, f] = [sub(b, a), sub(c, a)];
-    const h = cross(d, f);
-    const det = times(e, h);
-    if (Math.abs(det) < 1e-6) continue;
-    const s = sub(p, a);
-    const u = times(s, h) / det;
-    const q = cross(s, e);
-    const v = times(d, q) / det;
-    const t = (times(f, q) / det) * speed;
-    // distances of the rims of the triangle, in shares of it: near them either is right
-    const rim = 2 / Math.max(1, Math.min(Math.hypot(...e), Math.hypot(...f)));
-    if (u < -rim || v < -rim || u + v > 1 + rim || t < 0.1) continue;
-    if (u < rim || v < rim || u + v > 1 - rim || t < 3) graze = true;
-    else if (det < 0) return false;
-    // through the back of a solid that one leaves just along an edge of it
-    else graze = true;
-  }
-  return graze ? null : true;
-}
 
 test('where a floor is cut at 1.2 m what is cut is as large as on its plan, and nothing is drawn over that', () => {
   const house = new House();

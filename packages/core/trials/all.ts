@@ -9,6 +9,7 @@ import { carryUp } from './carry';
 import { calibration, cleanFloors, power, slips } from './readings';
 import { deviationRatios } from '../tests/measured-attic';
 import { measured } from '../tests/measured-walls';
+import { drawLines } from './lines';
 import { raiseHouses } from './raised';
 import { underRoofs } from './roofs';
 import { sheetsOfHouses } from './sheets';
@@ -36,6 +37,7 @@ const trials: Record<string, Trial> = {
   areas: { usual: 4_000, run: deviationRatios },
   roofs: { usual: 2_000, run: underRoofs },
   raised: { usual: 2_000, run: raiseHouses },
+  lines: { usual: 1_000, run: drawLines },
   sheets: { usual: 1_000, run: sheetsOfHouses },
   strings: { usual: 2_000, run: stringsOfHouses },
   pieces: { usual: 1_000, run: furnish },
