@@ -8,5 +8,5 @@ export default defineConfig({
   workers: 1,
   outputDir: '../test-results',
   globalSetup: './cluster.ts',
-  use: { ...CHROMIUM, actionTimeout: 8_000 },
+  use: { ...CHROMIUM, actionTimeout: 20_000 },
 });

@@ -28,21 +28,6 @@ async function overSketch(page: Page, finger: Finger): Promise<void> {
   await finger.up();
 }
 
-/** The floors of a house, and the stairs between two of them, close up. */
-async function storeys(page: Page, finger: Finger): Promise<void> {
-  await page.getByRole('tab', { name: 'Floors' }).tap();
-  await page.getByTestId('floors').waitFor();
-  await page.getByRole('button', { name: /^Ground floor, / }).tap();
-  const treads = page.getByTestId(/^stairs .* treads$/).last();
-  const stairs = await restingBox(treads);
-  await finger.pinch([stairs.x + stairs.width, stairs.y + 40], 60, 200);
-  const near = await restingBox(treads);
-  await finger.tap([near.x + near.width / 2, near.y + near.height / 2]);
-  await page.getByTestId('stairs-checks').waitFor();
-  await picture(page, 'phone-stairs');
-  await page.getByRole('button', { name: 'Done', exact: true }).tap();
-}
-
 /** Under the roof: lines of equal headroom, and what of it counts by two rules. */
 async function underTheRoof(page: Page, finger: Finger): Promise<void> {
   await page.getByRole('button', { name: /^Floor: / }).tap();
@@ -79,30 +64,6 @@ async function gettingIn(page: Page, finger: Finger): Promise<void> {
   await page.getByText(/ gets in, carried | does not get in/).waitFor({ timeout: 60_000 });
   await picture(page, 'phone-pieces');
   await page.getByRole('button', { name: 'Done', exact: true }).tap();
-}
-
-/** Strings laid in a room, one of them chosen. */
-async function notes(page: Page, finger: Finger): Promise<void> {
-  await page.getByRole('button', { name: /^Floor: / }).tap();
-  await page.getByRole('menuitem', { name: 'Ground floor' }).tap();
-  await press(page, 'Notes');
-  await page.getByRole('button', { name: 'Lay strings', exact: true }).tap();
-  await page.getByRole('menuitem', { name: 'Round the house' }).tap();
-  await page.getByRole('button', { name: 'Dismiss', exact: true }).tap();
-  // one that is in view, clear of what stands at the side
-  const figures = page.getByTestId(/^dimension-line .* figure/);
-  await restingBox(figures.first());
-  for (const figure of await figures.all()) {
-    const [x, y] = await middleOf(figure);
-    if (x < 60 || x > 320 || y < 130 || y > 420) continue;
-    await finger.tap([x, y]);
-    break;
-  }
-  await page.getByTestId('dimension-tiles').waitFor();
-  await picture(page, 'phone-notes');
-  await page.getByRole('button', { name: 'Done', exact: true }).tap();
-  await page.keyboard.press('Control+z');
-  await press(page, 'Choose');
 }
 
 plain.describe('on a phone', () => {
@@ -143,9 +104,7 @@ plain.describe('on a phone', () => {
     await page.getByRole('button', { name: /^Sill of the wall/ }).tap();
     await press(page, 'Hide the elevation');
     await page.getByRole('button', { name: 'Done', exact: true }).tap();
-    await storeys(page, finger);
     await underTheRoof(page, finger);
-    await notes(page, finger);
     await gettingIn(page, finger);
     await overSketch(page, finger);
   });
@@ -217,14 +176,6 @@ plain.describe('on a wide screen', () => {
       '../docs/screenshots/page-builder',
     ]);
     await page.keyboard.press('Control+z');
-    await page.getByRole('tab', { name: 'Plan' }).click();
-    await page.keyboard.press('c');
-    await page.getByRole('button', { name: /^Floor: / }).click();
-    await page.getByRole('menuitem', { name: 'Cellar' }).click();
-    await page.getByRole('button', { name: 'Underlay Old drawing of the cellar' }).first().click();
-    await page.getByTestId('underlay-panel').waitFor();
-    await restingBox(pictureOn(page));
-    await picture(page, 'wide-underlay');
     await page.goto('/job/quince-cottage/options');
     await page
       .getByTestId(/^option-picture /)

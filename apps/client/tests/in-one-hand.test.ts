@@ -1,7 +1,7 @@
 import { planActions, planReducer } from '../src/features/plan/plan-slice';
 import { initial } from '../src/features/plan/plan-state';
 import { entryUnit, nextEntryUnit } from '../src/features/plan/entry-unit';
-import { withKey } from '../src/features/plan/foot/keys';
+import { typedBehind, withKey } from '../src/features/plan/foot/keys';
 import { newPath, withCorner } from '../src/features/plan/sketching/path';
 import { withTyped } from '../src/features/plan/sketching/proposal';
 import { viewActions, viewReducer } from '../src/features/plan/view-slice';
@@ -76,6 +76,15 @@ test('of two units in a row the later holds', () => {
   expect(typed('11', ' ft ', '3', ' in', ' ft ').trim()).toBe('11 ft 3 ft');
   expect(typed('3', ' m ', '42', ' cm ').trim()).toBe('3 m 42 cm');
   expect(typed('4', ' 1/2', ' in')).toBe('4 1/2 in');
+});
+
+test('a digit typed after a shot of the meter begins anew, anything else goes on; once something was typed it goes on', () => {
+  const shot = planReducer(initial, planActions.received('5.295 m')).pad;
+  expect(typedBehind(shot, '3')).toBe('');
+  expect(typedBehind(shot, ' cm ')).toBe('5.295 m');
+  expect(typedBehind(shot, ' + ')).toBe('5.295 m');
+  const typed = planReducer({ ...initial, pad: shot }, planActions.typed('3')).pad;
+  expect(typedBehind(typed, '5')).toBe('3');
 });
 
 test.each([

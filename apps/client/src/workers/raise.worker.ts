@@ -28,6 +28,7 @@ import {
 } from '@velvet-tape/core/sun';
 import {
   type DerivedFloor,
+  type FinishLook,
   type Id,
   type Intent,
   type Plan,
@@ -55,10 +56,12 @@ export interface Drawn {
   }[];
 }
 
-/** A pattern that things name: made here, or a picture of one’s own by its id. */
-export type Pattern = { readonly key: string } & (
-  { readonly texture: Texture; readonly picture?: never } | { readonly picture: Id; readonly texture?: never }
-);
+/** A pattern that things name, and what it is on the whole till it is there: it is asked for by its key, or a picture of one’s own by its id. */
+export interface Pattern {
+  readonly key: string;
+  readonly colour: string;
+  readonly picture: Id | null;
+}
 
 /** A thing of a raised floor. `drawn` comes once: the same stamp is the same drawing. */
 export interface ThingToDraw {
@@ -97,8 +100,8 @@ let count = 0;
 /** What the page has. */
 const sent = new Set<string>();
 
-/** Patterns the page has. */
-const known = new Set<string>();
+/** Patterns the page knows of. */
+const known = new Map<string, FinishLook>();
 
 function stampOf(mesh: Mesh, colours: string): string {
   let stamp = stamps.get(mesh);
@@ -136,7 +139,6 @@ const raising = {
         return { ...thing, stamp, drawn };
       }),
     }));
-    for (const { texture } of patterns) if (texture) buffers.push(texture.data.buffer);
     return transfer({ floors, patterns, walkable: walkableOf(shown) }, buffers as ArrayBuffer[]);
   },
 
@@ -151,6 +153,13 @@ const raising = {
       sunOnFloors(deriveFloor(shown, floor), towards).map(({ room, area }) => ({ room, area })),
     );
     return { sun, towards, words: sunInWords(sun), rooms };
+  },
+
+  /** A pattern as a picture that repeats itself: made when it is asked for, so that the house stands there before. */
+  pattern: (key: string): Texture | null => {
+    const look = known.get(key);
+    const texture = look ? textureOf(look) : null;
+    return texture && transfer(texture, [texture.data.buffer]);
   },
 
   /** The house, or a floor, as lines, as SVG at 1 : 50. */
@@ -199,10 +208,8 @@ function drawnOf(mesh: Mesh, plan: Plan, floor: DerivedFloor, patterns: Pattern[
     const ink = look ? WHITE : linearOf(colour);
     for (let i = each.from; i < each.from + each.count; i += 1) colours.set(ink, 3 * i);
     if (look && !known.has(key)) {
-      known.add(key);
-      const texture = look.picture ? null : textureOf(look);
-      if (texture) patterns.push({ key, texture });
-      else if (look.picture) patterns.push({ key, picture: look.picture });
+      known.set(key, look);
+      patterns.push({ key, colour, picture: look.picture });
     }
     return { ...each, pattern: look ? key : null };
   });

@@ -4,6 +4,7 @@ interface Rooms {
   readonly hall: string;
   readonly waiting: string;
   readonly kitchen: string;
+  readonly cooking: string;
   readonly store: string;
   readonly wash: string;
   readonly vault: string;
@@ -36,8 +37,10 @@ export function dress(build: DemoBuilder, rooms: Rooms, two: string): void {
   build.dressWall(rooms.waiting, 'right', 'River sprig');
   build.dress(rooms.waiting, 'floor', 'Oak herringbone');
   build.trim(rooms.waiting, 'cornice', 'ogee', '0.09', '0.09');
-  build.dress(rooms.kitchen, 'face', 'Bread Flour');
-  build.dress(rooms.kitchen, 'floor', 'Quarry tile', { turn: 45, start: 'middle' });
+  for (const room of [rooms.kitchen, rooms.cooking]) {
+    build.dress(room, 'face', 'Bread Flour');
+    build.dress(room, 'floor', 'Quarry tile', { turn: 45, start: 'middle' });
+  }
   build.dress(rooms.wash, 'face', 'White wall tile');
   build.dress(rooms.wash, 'floor', 'Water mosaic');
   build.trim(rooms.wash, 'skirting', 'none', '0.10', '0.02');

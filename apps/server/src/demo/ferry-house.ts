@@ -83,7 +83,11 @@ export function ferryHouse(cellar: PictureOnPaper): { id: string; plan: Plan } {
   build.column('round', '0.24', topLeft.x + 2000, topLeft.y + 750);
   // where the scullery ends and cooking begins there is no wall
   const { a } = build.face(kitchen, 'top');
-  build.chalk('Scullery', { x: a.x + 1150, y: a.y }, { x: a.x + 1150, y: build.face(kitchen, 'bottom').a.y });
+  const cooking = build.chalk(
+    'Scullery',
+    { x: a.x + 1150, y: a.y },
+    { x: a.x + 1150, y: build.face(kitchen, 'bottom').a.y },
+  );
   build.colour(wash, 'water');
   // a room that closes: every wall and a diagonal, each a millimetre or two off as tapes are
   build.tape(wash, 'top', '2.102');
@@ -140,7 +144,7 @@ export function ferryHouse(cellar: PictureOnPaper): { id: string; plan: Plan } {
   build.write('Damp to 0.60 m', { x: 5250, y: 6700 }, { x: bottomLeft.x + 350, y: bottomLeft.y - 60 });
   build.sign('double socket', { x: 420, y: 4900 }, 90);
   const { two } = furnish(build, { waiting, ...upstairs });
-  dress(build, { hall, waiting, kitchen, store, wash, vault, ...upstairs }, two);
+  dress(build, { hall, waiting, kitchen, cooking, store, wash, vault, ...upstairs }, two);
   const inside = { lens: 20, uprights: true, up: '1.60' };
   build.lookFrom('The hall in the evening', {
     ...{ ...inside, x: 4700, y: 3300, heading: -158, tilt: -8 },

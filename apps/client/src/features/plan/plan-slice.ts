@@ -162,6 +162,7 @@ const slice = createSlice({
     /** A meter sent a value for the field that waits. */
     received: (state, { payload }: PayloadAction<string>) => {
       state.pad.text = payload;
+      state.pad.shot = payload;
       state.pad.asked = false;
       state.pad.instrument = 'laser';
       state.notice = null;

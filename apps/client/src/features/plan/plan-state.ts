@@ -168,6 +168,8 @@ export interface PlanState {
     grow: 'outwards' | 'inwards' | 'both';
     /** What is in the field came from this. */
     instrument: Instrument;
+    /** What a meter sent last. */
+    shot: string;
     /** It was asked whether an unlikely size is meant. */
     asked: boolean;
   };
@@ -211,6 +213,7 @@ export const emptyPad: PlanState['pad'] = {
   scope: 'wall',
   grow: 'outwards',
   instrument: 'tape',
+  shot: '',
   asked: false,
 };
 

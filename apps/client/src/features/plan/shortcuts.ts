@@ -4,6 +4,7 @@ import { type RootState, useAppDispatch } from '../../store/store';
 import { nudge, remove } from './chosen/kinds';
 import { backOut, enter, fitAll, stepWall, takeTool } from './commands';
 import { addOpening, flip } from './openings/commands';
+import { typedBehind } from './foot/keys';
 import { planActions } from './plan-slice';
 import type { ToolName } from './plan-state';
 import { nudgeStep } from './rooms-commands';
@@ -54,7 +55,7 @@ export function useShortcuts(): void {
         if (key.toLowerCase() === 'y') return () => dispatch(planActions.redone());
         return null;
       }
-      if (types) return () => dispatch(planActions.typed(pad.text + key));
+      if (types) return () => dispatch(planActions.typed(typedBehind(pad, key) + key));
       const arrow = ARROWS.get(key);
       if (arrow) return () => arrowed(arrow.x, arrow.y, event);
       switch (key) {

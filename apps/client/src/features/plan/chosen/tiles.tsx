@@ -22,7 +22,7 @@ import {
   straighten,
   transform,
 } from '../rooms-commands';
-import { askToStandIn } from '../views/views-room';
+import { askToStandIn } from '../views/wanted';
 import { selectFace, selectRoom, selectSolid } from '../selectors';
 import { closeEnd } from '../sketching/commands';
 import type { Of } from './chosen-kind';

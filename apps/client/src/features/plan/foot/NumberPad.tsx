@@ -6,7 +6,7 @@ import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { FONTS, LOW, useColours } from '../../../ui/theme';
 import { enter } from '../commands';
 import { planActions } from '../plan-slice';
-import { IMPERIAL, METRIC, TURN, withKey } from './keys';
+import { IMPERIAL, METRIC, TURN, typedBehind, withKey } from './keys';
 
 /** The keys for lengths: big, and never the system's keyboard. */
 export function NumberPad() {
@@ -18,7 +18,8 @@ export function NumberPad() {
   const layout = turn ? TURN : units === 'metric' ? METRIC : IMPERIAL;
   const colours = useColours();
   const low = useWindowDimensions().height < LOW;
-  const type = (types: string) => dispatch(planActions.typed(withKey(text, types)));
+  const shot = useAppSelector((state) => state.plan.pad.shot);
+  const type = (types: string) => dispatch(planActions.typed(withKey(typedBehind({ text, shot }, types), types)));
   const left = useAppSelector((state) => state.plan.choices.left);
   return (
     <View

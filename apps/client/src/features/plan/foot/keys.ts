@@ -36,6 +36,10 @@ export const TURN: Key[][] = [
 /** A unit at the end of what is typed: another one takes its place. */
 const UNIT_AT_END = /\s*(mm|cm|m|ft|in)\s*$/;
 
+/** What a key is typed behind. A digit after a shot of the meter begins anew: nobody types behind a whole reading. */
+export const typedBehind = ({ text, shot }: { readonly text: string; readonly shot: string }, key: string): string =>
+  shot !== '' && text === shot && /^\d/.test(key) ? '' : text;
+
 /** What is typed, with one more key. */
 export const withKey = (text: string, key: string): string => {
   const before = UNIT_AT_END.test(key) ? text.replace(UNIT_AT_END, '') : text;

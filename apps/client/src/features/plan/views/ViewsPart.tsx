@@ -27,7 +27,7 @@ import { Studio } from './space/studio';
 import type { How, Shown } from './space/things';
 import { ThumbPad } from './ThumbPad';
 import { useHeldKeys } from './use-held-keys';
-import { takeWanted } from './views-room';
+import { takeWanted } from './wanted';
 import { backgroundOf, lensOf, posed, shownFrom } from './vantage-view';
 import { type Standing, floorAt, openWay, roomAt, roomsBySize, standIn } from './walking';
 

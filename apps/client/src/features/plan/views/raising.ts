@@ -2,6 +2,7 @@ import type { Plan } from '@velvet-tape/core';
 import type { Remote } from 'comlink';
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import type { Drawing } from '@velvet-tape/core/axonometric';
+import type { Texture } from '@velvet-tape/core/finishes';
 import type { DayAndTime } from '@velvet-tape/core/sun';
 import type { HouseToDraw, Raising, SunOverHouse } from '../../../workers/raise.worker';
 import { lent } from '../later/lent';
@@ -101,6 +102,12 @@ export function useRaised(plan: Plan, option: string | null, doing: Doing | null
   }, []);
   return now;
 }
+
+/** A pattern that lies on the house, when it is made; null where it can’t be had. */
+export const patternOf = (key: string): Promise<Texture | null> =>
+  raisingWorker()
+    .then((remote) => remote.pattern(key))
+    .catch(() => null);
 
 /** The sun over the house at a time; null in even light, and where nobody said where the house is. */
 export async function sunNow(plan: Plan, option: string | null, time: DayAndTime | null): Promise<SunOverHouse | null> {

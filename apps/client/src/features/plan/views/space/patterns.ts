@@ -28,8 +28,8 @@ function repeated(texture: Texture): Texture {
 }
 
 /** A finish that was made, as the card takes it. */
-export const madeTexture = ({ data, width, height }: Made): Texture =>
-  repeated(new DataTexture(data, width, height, RGBAFormat));
+export const madeTexture = (made: Made | null): Texture | null =>
+  made && repeated(new DataTexture(made.data, made.width, made.height, RGBAFormat));
 
 /** A picture of one’s own; nothing comes where it can’t be had. */
 export async function pictureTexture(id: string): Promise<Texture | null> {

@@ -51,6 +51,7 @@ export class Studio {
     const { set } = this;
     if (!set) throw new Error('There is nothing to take a picture of.');
     const { width, height, pose, lens, shown, type } = wanted;
+    await set.space.dressed;
     const background = new Color(wanted.background);
     const sheet = document.createElement('canvas');
     sheet.width = width;

@@ -12,13 +12,13 @@ import {
   Mesh,
   MeshBasicMaterial,
   MeshLambertMaterial,
-  type Texture,
   type Material,
   type Plane,
   type Raycaster,
 } from 'three';
 import type { Towards } from '@velvet-tape/core/sun';
 import type { Drawn, HouseToDraw, Pattern, ThingToDraw } from '../../../../workers/raise.worker';
+import { patternOf } from '../raising';
 import { madeTexture, pictureTexture } from './patterns';
 import { rimOf } from './rim';
 
@@ -109,10 +109,9 @@ class LightOfHouse {
 }
 
 /** What is solid is seen from outside only; where it is cut open one looks at the back of its faces, and they are drawn as what is cut is on a plan. */
-function solidMaterial(map: Texture | null = null): MeshLambertMaterial {
+function solidMaterial(): MeshLambertMaterial {
   // a hair behind its own edges
   const material = new MeshLambertMaterial({
-    map,
     vertexColors: true,
     polygonOffset: true,
     polygonOffsetFactor: 1,
@@ -152,6 +151,8 @@ export class HouseInSpace {
   private readonly solid = solidMaterial();
   private readonly patterns = new Map<string, MeshLambertMaterial>();
   private plane: Plane | null = null;
+  /** Everything that lies on the house is there. */
+  dressed: Promise<void> = Promise.resolve();
   private readonly through = new MeshLambertMaterial({
     vertexColors: true,
     transparent: true,
@@ -198,19 +199,22 @@ export class HouseInSpace {
     this.reach = reachOf(house);
   }
 
-  /** A pattern comes to be there; `again` where it comes later than what it is on. */
-  private lay(pattern: Pattern, again: () => void): void {
-    const material = solidMaterial(pattern.texture ? madeTexture(pattern.texture) : null);
-    if (pattern.picture)
-      void pictureTexture(pattern.picture)
-        .then((map) => {
-          material.map = map;
-          material.needsUpdate = true;
-          again();
-        })
-        .catch(() => undefined);
+  /** A pattern comes to be there: first what it is on the whole, then as it is made, one after the other. */
+  private lay({ key, colour, picture }: Pattern, again: () => void): void {
+    const material = solidMaterial();
+    material.color.set(colour);
     this.cutOne(material, this.plane);
-    this.patterns.set(pattern.key, material);
+    this.patterns.set(key, material);
+    this.dressed = this.dressed.then(async () => {
+      const map = await (picture === null ? patternOf(key).then(madeTexture) : pictureTexture(picture)).catch(
+        () => null,
+      );
+      if (!map) return;
+      material.map = map;
+      material.color.set('#ffffff');
+      material.needsUpdate = true;
+      again();
+    });
   }
 
   private put(name: string, thing: ThingToDraw, drawn: Drawn): void {
