@@ -31,7 +31,7 @@ test('the keeper’s kitchen is furnished with a thumb: a run of units round the
   server,
 }) => {
   const plan = await stored(page, `${server.url}/api/jobs/ferry-house/plan`);
-  const bare: Plan = { ...plan, pieces: {}, options: {}, alterations: {}, alterationEnds: {} };
+  const bare: Plan = { ...plan, pieces: {}, options: {}, alterations: {}, alterationEnds: {}, finishes: {}, trims: {} };
   await openPlan(page, server, 'bare-house', bare);
   await takeTool(page, 'Pieces');
   // the kitchen as large as the screen
@@ -75,7 +75,7 @@ test('a sofa gets in through the hall, played on the plan; into the wash room it
   server,
 }) => {
   const plan = await stored(page, `${server.url}/api/jobs/ferry-house/plan`);
-  const bare: Plan = { ...plan, pieces: {}, options: {}, alterations: {}, alterationEnds: {} };
+  const bare: Plan = { ...plan, pieces: {}, options: {}, alterations: {}, alterationEnds: {}, finishes: {}, trims: {} };
   await openPlan(page, server, 'hall-and-wash-room', bare);
   await takeTool(page, 'Pieces');
   const finger = new Finger(page);

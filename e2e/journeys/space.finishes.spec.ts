@@ -13,7 +13,7 @@ const menu = async (page: Page, opens: string | RegExp, title: string | RegExp) 
 };
 const byName = (page: Page, title: string) => menu(page, 'Choose what is finished by name', title);
 
-test('a room is dressed: its floor tapped and laid with boards, walls painted, a skirting and a cornice, one wall papered by a look that was picked', async ({
+test('a room is dressed: its floor tapped and laid with boards, walls painted, a skirting and a cornice put up, and a look that is there is picked', async ({
   page,
 }) => {
   await page.goto('/job/ferry-house/views');
@@ -56,7 +56,15 @@ test('a room is dressed: its floor tapped and laid with boards, walls painted, a
   await menu(page, 'Profile. Change.', 'Cove');
   await look(page, 'f4-trims');
 
-  // undone step by step, as everything is
+  // the ceiling as the wall that is tapped
+  await byName(page, 'Ceiling');
+  await expect(now).toHaveText(/^Slack Water/);
+  await key(page, 'Pick a look that is in the house already').tap();
+  const wall = (await page.locator('canvas').boundingBox())!;
+  await page.touchscreen.tap(wall.x + 70, wall.y + 0.4 * wall.height);
+  await expect(now).toHaveText(/^Moss Step/);
+  await page.keyboard.press('Control+z');
+  await expect(now).toHaveText(/^Slack Water/);
   await key(page, 'Close the finishes').tap();
   await look(page, 'f5-dressed');
 });
@@ -82,4 +90,16 @@ test('the house is drawn in lines: isometric, from the next corner, planometric,
   expect((await coming).suggestedFilename()).toBe('Ferry-House in space.svg');
   await menu(page, 'What is drawn. Change.', 'The house, with its roofs');
   await look(page, 'l3-house');
+
+  await page.getByRole('tab', { name: 'Sheets' }).tap();
+  await page
+    .getByRole('button', { name: /^Sheet 1/ })
+    .first()
+    .tap();
+  await key(page, 'Put on it').tap();
+  await key(page, 'Ground floor in space').tap();
+  await expect(page.getByTestId('frame Ground floor in space')).toBeVisible();
+  await key(page, 'Planometric').tap();
+  await expect(key(page, 'Planometric')).toHaveAttribute('aria-pressed', 'true');
+  await look(page, 'l4-sheet');
 });

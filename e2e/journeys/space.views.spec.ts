@@ -287,5 +287,14 @@ test.describe('on a wide screen', () => {
     await page.mouse.up();
     await look(page, 'w2-mark');
     await expect.poll(async () => Math.round((await middleOf(mark))[0] - x)).toBe(60);
+    // from the plan into a room, and back to the plan
+    await page
+      .getByRole('button', { name: /^Waiting room/ })
+      .first()
+      .click();
+    await key(page, 'Step inside this room').click();
+    await expect(page.getByTestId('standing-in')).toHaveText('Waiting room');
+    await page.getByRole('tab', { name: 'Plan' }).click();
+    await expect(panel).toBeVisible();
   });
 });
