@@ -27,7 +27,7 @@ test('a room is dressed: its floor tapped and laid with boards, walls painted, a
   const glass = (await page.locator('canvas').boundingBox())!;
   await page.touchscreen.tap(glass.x + glass.width / 2, glass.y + glass.height - 12);
   await expect(subject).toHaveText('Floor, Ticket hall');
-  await expect(page.getByText('As it was built')).toBeVisible();
+  await expect(now).toHaveText('Harbour slate');
   await menu(page, 'What it is finished with. Change.', 'Boards');
   await look(page, 'f1-boards-stock');
   await key(page, 'Smoked boards').tap();

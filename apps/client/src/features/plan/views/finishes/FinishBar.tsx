@@ -156,7 +156,12 @@ export function FinishBar({
                 entries={FINISH_STUFFS.map((each) => ({
                   title: each === 'picture' ? 'A picture of my own' : capital(each),
                   icon: shown === each ? 'check' : 'blank',
-                  onPress: () => (each === 'picture' ? ownPicture() : setStuff(each)),
+                  onPress: () => {
+                    // what there is of it, whatever was looked at before
+                    setForming(false);
+                    if (each === 'picture') ownPicture();
+                    else setStuff(each);
+                  },
                 }))}
               />
               {look && look.stuff === shown && (
