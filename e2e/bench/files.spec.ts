@@ -1,6 +1,7 @@
 import { statSync } from 'node:fs';
 import { key } from '../pad';
 import { expect, test } from '../server';
+import { framesWhile } from './frames';
 
 /** How long files of a sheet take in the browser, and what the screen does meanwhile. */
 test('A3 at 300 dots to the inch, and all sheets as PDF', async ({ page }) => {
@@ -10,24 +11,16 @@ test('A3 at 300 dots to the inch, and all sheets as PDF', async ({ page }) => {
   await key(page, /^Builder’s set/).click();
   await key(page, /^Sheet 3, Ground floor/).click();
   await expect(page.getByTestId('frame Ground floor')).toBeVisible();
-  await page.evaluate(() => {
-    const times: number[] = ((globalThis as { drawn?: number[] }).drawn = []);
-    let last = performance.now();
-    const frame = (now: number) => {
-      times.push(now - last);
-      last = now;
-      requestAnimationFrame(frame);
-    };
-    requestAnimationFrame(frame);
-  });
   const timed = async (what: string, name: string | RegExp) => {
-    await page.evaluate(() => ((globalThis as { drawn?: number[] }).drawn!.length = 0));
     const start = Date.now();
-    const [file] = await Promise.all([page.waitForEvent('download'), key(page, name).click()]);
-    const took = Date.now() - start;
-    const frames = await page.evaluate(() => (globalThis as { drawn?: number[] }).drawn!);
+    let [path, took] = ['', 0];
+    const frames = await framesWhile(page, async () => {
+      const [file] = await Promise.all([page.waitForEvent('download'), key(page, name).click()]);
+      took = Date.now() - start;
+      path = await file.path();
+    });
     const slow = frames.filter((each) => each > 50).length;
-    const kB = Math.round(statSync(await file.path()).size / 1000);
+    const kB = Math.round(statSync(path).size / 1000);
     console.log(
       `${what}: ${took} ms, ${kB} kB; ${frames.length} frames, ${slow} over 50 ms, longest ${Math.round(Math.max(...frames))} ms`,
     );

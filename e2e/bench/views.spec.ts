@@ -1,26 +1,12 @@
 import type { Page } from '@playwright/test';
 import { IN_SPACE } from '../browser';
 import { middleOf } from '../finger';
+import { framesWhile } from './frames';
 import { key } from '../pad';
 import { test } from '../server';
 
+// graphics are emulated here: only ratios say something
 test.use(IN_SPACE);
-
-/** The time from frame to frame while something is done, ms. Graphics are emulated here: only ratios say something. */
-async function frames(page: Page, work: () => Promise<void>): Promise<number[]> {
-  await page.evaluate(() => {
-    const times: number[] = ((globalThis as { drawn?: number[] }).drawn = []);
-    let last = performance.now();
-    const frame = (now: number) => {
-      times.push(now - last);
-      last = now;
-      requestAnimationFrame(frame);
-    };
-    requestAnimationFrame(frame);
-  });
-  await work();
-  return page.evaluate(() => (globalThis as { drawn?: number[] }).drawn!);
-}
 
 const median = (list: readonly number[]): number => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? NaN;
 
@@ -43,8 +29,8 @@ test('frames of Ferry House: at rest, turned round, and while a wall is dragged 
   const glass = page.getByTestId('space');
   await page.locator('canvas').waitFor();
   const middle = await middleOf(glass);
-  const rest = median(await frames(page, () => page.waitForTimeout(1500)));
-  const round = median(await frames(page, () => drag(page, middle, 60)));
+  const rest = median(await framesWhile(page, () => page.waitForTimeout(1500)));
+  const round = median(await framesWhile(page, () => drag(page, middle, 60)));
   console.log(`turned round: ${(round / rest).toFixed(1)} × a frame at rest (${rest.toFixed(1)} ms)`);
   await page.goto('/job/ferry-house');
   const dragged = async (): Promise<number> => {
@@ -54,7 +40,7 @@ test('frames of Ferry House: at rest, turned round, and while a wall is dragged 
       .click();
     await page.getByLabel('Walls of the room').getByRole('button').nth(2).click();
     const grip = await middleOf(page.getByTestId('face-grip'));
-    return median(await frames(page, () => drag(page, grip, 60)));
+    return median(await framesWhile(page, () => drag(page, grip, 60)));
   };
   const alone = await dragged();
   await key(page, 'Small view of the house').click();

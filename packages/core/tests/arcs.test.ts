@@ -5,8 +5,6 @@ import {
   arcLength,
   arcOf,
   bodiesOf,
-  bulgeOfLength,
-  bulgeOfRadius,
   bulgeOfSagitta,
   bulgeThrough,
   cellsOf,
@@ -26,6 +24,7 @@ import {
   signedArea,
   union,
 } from '../src';
+import { bulgeOfLength, bulgeOfRadius } from '../src/edits/later/bulges';
 
 type Line = readonly [x1: number, y1: number, x2: number, y2: number, bulge: number, left?: number, right?: number];
 

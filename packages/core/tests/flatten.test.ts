@@ -1,16 +1,7 @@
 import fc from 'fast-check';
 import perspectiveTransform from 'perspective-transform';
-import {
-  type Colour,
-  type Point,
-  PAPER,
-  cornersInOrder,
-  flattenPhoto,
-  flatteningOf,
-  greyOf,
-  homographyBetween,
-  mapped,
-} from '../src';
+import { type Colour, type Point, PAPER, cornersInOrder, flatteningOf, homographyBetween, mapped } from '../src';
+import { flattenPhoto, greyOf } from '../src/underlay/pixels';
 
 const SQUARE: Point[] = [
   { x: 0, y: 0 },

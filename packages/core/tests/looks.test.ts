@@ -1,15 +1,6 @@
-import {
-  type Mark,
-  type Plan,
-  drawFloor,
-  lookContent,
-  lookOf,
-  newPlan,
-  outOfReach,
-  picturesIn,
-  withPicturesNamed,
-} from '../src';
+import { type Mark, type Plan, drawFloor, lookContent, lookOf, newPlan, outOfReach, picturesIn } from '../src';
 import { composeSheet, layOut, partFor } from '../src/sheets';
+import { withPicturesNamed } from '../src/job-file';
 import { House } from './house';
 
 /** A room of 4 × 3 m with a window in its upper wall. */

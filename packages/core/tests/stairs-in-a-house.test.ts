@@ -10,7 +10,6 @@ import {
   inverse,
   newPlan,
   openAbove,
-  pitchLine,
   problemsOf,
   readPlan,
   ringsArea,
@@ -20,6 +19,7 @@ import {
   surfaceContains,
   withChange,
 } from '../src';
+import { pitchLine } from '../src/stairs/checks/pitch-line';
 import { House } from './house';
 
 import { twoFloors, add, change, WAY, on } from './two-floors';

@@ -9,7 +9,6 @@ export let drawFloorHatches: Rooms['drawFloorHatches'] = () => [];
 export let drawWallHatches: Rooms['drawWallHatches'] = () => [];
 export let elevationOfPieces: Rooms['elevationOfPieces'] = () => [];
 export let drawPiecesOn: Rooms['drawPiecesOn'] = () => [];
-export let drawVantages: Rooms['drawVantages'] = () => [];
 export let withoutGone: Rooms['withoutGone'] = (parts) => parts;
 export let drawAlterations: Rooms['drawAlterations'] = () => [];
 // whoever asks for these comes with them
@@ -29,7 +28,6 @@ export function come(rooms: Rooms): void {
     drawFloorHatches,
     drawWallHatches,
     drawPiecesOn,
-    drawVantages,
     drawAlterations,
     withoutGone,
     elevationOfPieces,

@@ -1,6 +1,6 @@
 // only the room of the core it needs: a worker comes whole, nothing is left out of it
 import type { Colour, Flattening, FoundWalls, Grey, Progress } from '@velvet-tape/core';
-import { flattenPhoto, greyOf } from '@velvet-tape/core/underlay';
+import { flattenPhoto, greyOf } from '@velvet-tape/core/underlay/pixels';
 import { findWalls } from '@velvet-tape/core/underlay/find-walls';
 import { expose, transfer } from 'comlink';
 

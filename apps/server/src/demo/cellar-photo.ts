@@ -1,12 +1,5 @@
-import {
-  type Colour,
-  type Point,
-  PAPER,
-  flattenPhoto,
-  flatteningOf,
-  homographyBetween,
-  mapped,
-} from '@velvet-tape/core';
+import { type Colour, type Point, PAPER, flatteningOf, homographyBetween, mapped } from '@velvet-tape/core';
+import { flattenPhoto } from '@velvet-tape/core/underlay/pixels';
 import sharp from 'sharp';
 import { HandDrawing } from './hand-drawing';
 

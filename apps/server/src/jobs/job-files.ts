@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { type Plan, picturesIn, withPicturesNamed } from '@velvet-tape/core';
+import { type Plan, picturesIn } from '@velvet-tape/core';
+import { withPicturesNamed } from '@velvet-tape/core/job-file';
 import type { DataSource } from 'typeorm';
 import { HttpError } from '../http/errors';
 import type { Pictures } from '../pictures/pictures';

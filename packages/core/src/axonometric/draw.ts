@@ -73,7 +73,7 @@ export function drawn(standing: readonly Standing[], projection: Projection, cut
   const page = (p: Vector): Point => ({ x: times(projection.right, p), y: times(projection.down, p) });
   const byPart = new Map<RaisedPart, Point[][]>();
   const known = new Set<string>();
-  for (const line of withoutPartings(lines) as typeof lines)
+  for (const line of withoutPartings(lines))
     for (const [from, to] of hiding.seen(line.a, line.b)) {
       const ends = [from, to].map((k) => page(between(line.a, line.b, k)));
       const key = ends

@@ -5,6 +5,5 @@ export * from './headroom';
 export * from './heights-read';
 export * from './lowest';
 export * from './room-ceiling';
-export * from './section';
 export * from './slope-on-floor';
 export * from './words';

@@ -1,7 +1,18 @@
 import type { DerivedFloor } from '../derived';
 import type { LetterBox } from './lettering';
 import type { Point, Ring } from '../geometry';
-import type { Collection, Finish, Id, LabelSays, Look, Piece, RoomColour, ShownPart, Units } from '../plan/plan';
+import type {
+  Collection,
+  Finish,
+  Id,
+  LabelSays,
+  Look,
+  Piece,
+  RoomColour,
+  ShownPart,
+  Units,
+  Vantage,
+} from '../plan/plan';
 
 /** What a mark stands for; a painter chooses line, colour and lettering by it. */
 export type Role =
@@ -158,6 +169,8 @@ export interface DrawingStyle {
   readonly pieces?: Collection<Piece>;
   /** How its floors are finished, where that is to be drawn. */
   readonly finishes?: Collection<Finish>;
+  /** Where one looks at the house from, where that is to be marked. */
+  readonly vantages?: Collection<Vantage>;
   /** What labels of rooms say; not given: as the job has it. */
   readonly labels?: LabelSays;
   /** Rooms say how long and wide they are. */

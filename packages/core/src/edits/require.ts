@@ -1,13 +1,6 @@
 import { deriveFloor, faceByKey, type WallFace } from '../derived';
 import { type Draft, Refusal } from '../plan/draft';
-import {
-  type Collection,
-  type CollectionName,
-  type Entities,
-  type Floor,
-  type Id,
-  LETTERING_ON_PAPER,
-} from '../plan/plan';
+import { type Collection, type CollectionName, type Entities, type Floor, type Id } from '../plan/plan';
 import { LONGEST_NAME, LONGEST_NOTE } from '../plan/schema';
 
 /** Refuses a size in mm that nothing in a house has. */
@@ -21,13 +14,6 @@ export function requireName(name: string): string {
   if (trimmed.length > LONGEST_NAME)
     throw new Refusal(`A name can have ${LONGEST_NAME} characters at most; this one has ${trimmed.length}.`);
   return trimmed;
-}
-
-/** Refuses letters nobody could read on a print, or that fill the page; mm on paper. */
-export function requireLettering(mm: number): void {
-  const { least, most } = LETTERING_ON_PAPER;
-  if (!(mm >= least && mm <= most))
-    throw new Refusal(`Lettering is ${least} to ${most} mm high on paper: smaller can’t be read on a print.`);
 }
 
 /** The one of a kind with this id; refuses with the words when it is gone. */

@@ -6,4 +6,3 @@ export * from '../notes';
 export * from '../options';
 export * from '../pieces';
 export * from '../stairs/checks';
-export * from '../vantages';

@@ -3,15 +3,7 @@ export * from '../index';
 export { edit } from '../edits/edit';
 export { settle } from '../edits/settle';
 export { takeAlong } from '../edits/take-along';
-export {
-  requireFace,
-  requireFloor,
-  requireLettering,
-  requireName,
-  requireNote,
-  requireOne,
-  requirePositive,
-} from '../edits/require';
+export { requireFace, requireFloor, requireName, requireNote, requireOne, requirePositive } from '../edits/require';
 export { hatch } from '../drawing/hatch';
 export { drawOpening } from '../drawing/openings';
 export { heal } from '../edits/heal';

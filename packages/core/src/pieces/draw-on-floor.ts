@@ -3,6 +3,7 @@ import type { DrawingPart } from '../drawing/draw-floor';
 import type { DrawingStyle } from '../drawing/marks';
 import type { ShownPart } from '../plan/plan';
 import { drawFinishes } from '../finishes/draw-on-plan';
+import { drawVantages } from '../vantages/draw-on-plan';
 import { drawPieces } from './draw-pieces';
 import { drawNumbers } from './numbers';
 import { type PieceOnFloor, piecesOn } from './on-floor';
@@ -11,17 +12,26 @@ import { type PieceOnFloor, piecesOn } from './on-floor';
 export const partOfPiece = ({ piece: { fixed } }: Pick<PieceOnFloor, 'piece'>): ShownPart =>
   fixed ? 'fitted' : 'pieces';
 
-type Asked = Pick<DrawingStyle, 'pieces' | 'finishes' | 'lettering' | 'without' | 'withoutLayers' | 'notes'>;
+type Asked = Pick<
+  DrawingStyle,
+  'pieces' | 'finishes' | 'vantages' | 'lettering' | 'without' | 'withoutLayers' | 'notes'
+>;
 
-/** What floors are finished with, and the pieces on them, as the style wants them: those that show. */
+/** What floors are finished with, the pieces on them, and where one looks from, as the style wants them: those that show. */
 export function drawPiecesOn(derived: DerivedFloor, style: Asked): readonly DrawingPart[] {
   const { pieces, without, withoutLayers, notes } = style;
   const finishes = drawFinishes(derived, style);
-  if (!pieces) return finishes;
+  const seenFrom = drawVantages(derived.floor, style);
+  if (!pieces) return [...finishes, ...seenFrom];
   const all = piecesOn(pieces, derived, notes?.near ?? null);
   const shown = all.filter(
     (on) => !without?.has(partOfPiece(on)) && !(on.piece.layer !== '' && withoutLayers?.has(on.piece.layer)),
   );
   const numbers = without?.has('piece numbers') ?? true;
-  return [...finishes, ...drawPieces(shown), ...(numbers ? [] : [drawNumbers(shown, all, style.lettering)])];
+  return [
+    ...finishes,
+    ...drawPieces(shown),
+    ...(numbers ? [] : [drawNumbers(shown, all, style.lettering)]),
+    ...seenFrom,
+  ];
 }

@@ -1,4 +1,5 @@
 import { onceFor } from '../memory';
+import { BENT, edgesOf } from './edges';
 import type { Mesh } from './mesh';
 
 /** A mesh as a screen or a file takes it: every triangle with corners of its own, in metres, with the direction each looks. */
@@ -11,8 +12,6 @@ export interface Drawable {
   readonly surfaces: readonly { readonly surface: string; readonly from: number; readonly count: number }[];
 }
 
-/** Neighbours that meet at less than this are drawn as one bent surface: cos 30°. */
-const BENT = Math.cos(Math.PI / 6);
 /** Triangles smaller than this are not drawn, mm². */
 const SEEN = 1e-3;
 
@@ -59,48 +58,15 @@ export const drawable = onceFor((mesh: Mesh): Drawable => {
   return {
     positions: new Float32Array(positions),
     normals: new Float32Array(normals),
-    edges: edgesOf(mesh, across, length),
+    edges: drawnEdges(mesh),
     surfaces: surfaces.filter(({ count }) => count > 0),
   };
 });
 
 /** Edges at which a mesh bends, or another surface begins. Where a wall is cut from its neighbour there is none. */
-function edgesOf(
-  { positions: p, triangles, surfaces }: Mesh,
-  across: Float64Array,
-  length: (t: number) => number,
-): Float32Array {
-  const seen = new Map<string, number>();
-  const edges: number[] = [];
-  const put = (a: number, b: number) => {
-    for (const corner of [a, b]) for (let i = 0; i < 3; i += 1) edges.push(p[3 * corner + i]! / 1000);
-  };
-  const cut = new Uint8Array(triangles.length / 3);
-  const surfaceOf = new Int32Array(triangles.length / 3);
-  surfaces.forEach(({ surface, from, count }, s) => {
-    surfaceOf.fill(s, from, from + count);
-    if (surface.startsWith('cut ')) cut.fill(1, from, from + count);
-  });
-  for (let t = 0; t < triangles.length / 3; t += 1) {
-    if (length(t) < 2 * SEEN) continue;
-    for (let k = 0; k < 3; k += 1) {
-      const [a, b] = [triangles[3 * t + k]!, triangles[3 * t + ((k + 1) % 3)]!];
-      const key = a < b ? `${a} ${b}` : `${b} ${a}`;
-      const other = seen.get(key);
-      if (other === undefined) {
-        seen.set(key, t);
-        continue;
-      }
-      seen.delete(key);
-      let cos = 0;
-      for (let i = 0; i < 3; i += 1) cos += (across[3 * t + i]! * across[3 * other + i]!) / (length(t) * length(other));
-      const bends = cos < BENT;
-      const begins = surfaceOf[t] !== surfaceOf[other] && cos < FLAT;
-      if ((bends || begins) && !(cut[t] && cut[other])) put(a, b);
-    }
-  }
-  return new Float32Array(edges);
-}
-
-/** Two surfaces that lie in one plane, as far as one sees. */
-const FLAT = 0.9999;
+const drawnEdges = (mesh: Mesh): Float32Array =>
+  new Float32Array(
+    edgesOf(mesh, SEEN).flatMap(({ a, b, drawn }) =>
+      drawn ? [a, b].flatMap((corner) => [0, 1, 2].map((k) => mesh.positions[3 * corner + k]! / 1000)) : [],
+    ),
+  );

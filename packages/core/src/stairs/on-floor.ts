@@ -72,15 +72,6 @@ export function stairInHouse(plan: Pick<Plan, 'floors' | 'rooms' | 'job'>, stair
   });
 }
 
-/** How high the line over the nosings is, `along` mm from the first riser on the walking line, mm: level over a landing. */
-export function pitchLine({ shape, steps }: Pick<StairOnFloor, 'shape' | 'steps'>, along: number): number {
-  if (steps.risers <= 1) return (steps.rise * along) / Math.max(1, shape.length);
-  const tread = shape.treads.find(({ to }) => along < to) ?? shape.treads.at(-1)!;
-  const { from, to, level, part } = tread;
-  const share = Math.min(1, Math.max(0, (along - from) / Math.max(1e-9, to - from)));
-  return level + (part === 'landing' ? 0 : steps.riser * share);
-}
-
 /** As far up as one walks upright under the ceiling; all of it where the floor has to be open from the first riser on. */
 function openFromOf(stair: Stair, steps: Steps, shape: StairShape, underside: number, rule: StairRule): number {
   if (stair.form === 'hatch') return 0;

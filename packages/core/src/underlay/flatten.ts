@@ -1,6 +1,5 @@
 import { type Point, distance } from '../geometry';
-import { type Homography, cornersInOrder, homographyBetween, mapped } from './homography';
-import type { Colour, Progress } from './raster';
+import { type Homography, cornersInOrder, homographyBetween } from './homography';
 
 /** Paper that photos are taken of, mm (ISO 216). */
 export const PAPER = { A4: [210, 297], A3: [297, 420] } as const;
@@ -42,37 +41,4 @@ export function flatteningOf(points: readonly Point[], sides: { width: number; h
   ];
   const back = homographyBetween(flat, corners);
   return back && width > 0 && height > 0 ? { width, height, perPixel: size, back } : null;
-}
-
-/** The flat picture, each pixel taken from between the four nearest of the photo. */
-export function flattenPhoto(
-  photo: Colour,
-  { width, height, back }: Flattening,
-  progress: Progress = () => {},
-): Colour {
-  const out = new Uint8ClampedArray(4 * width * height);
-  for (let y = 0; y < height; y += 1) {
-    for (let x = 0; x < width; x += 1) {
-      // pixels are counted by their corners, and are looked at in their middle
-      const from = mapped(back, { x: x + 0.5, y: y + 0.5 });
-      takePixel(photo, from.x - 0.5, from.y - 0.5, out, 4 * (y * width + x));
-    }
-    if (y % 64 === 0) progress(y / height);
-  }
-  progress(1);
-  return { width, height, data: out };
-}
-
-function takePixel({ width, height, data }: Colour, x: number, y: number, out: Uint8ClampedArray, at: number): void {
-  const u = Math.min(width - 1, Math.max(0, x));
-  const v = Math.min(height - 1, Math.max(0, y));
-  const [x0, y0] = [Math.floor(u), Math.floor(v)];
-  const [x1, y1] = [Math.min(width - 1, x0 + 1), Math.min(height - 1, y0 + 1)];
-  const [fx, fy] = [u - x0, v - y0];
-  const [p, q, r, s] = [4 * (y0 * width + x0), 4 * (y0 * width + x1), 4 * (y1 * width + x0), 4 * (y1 * width + x1)];
-  for (let c = 0; c < 4; c += 1) {
-    const top = data[p + c]! + (data[q + c]! - data[p + c]!) * fx;
-    const foot = data[r + c]! + (data[s + c]! - data[r + c]!) * fx;
-    out[at + c] = top + (foot - top) * fy;
-  }
 }

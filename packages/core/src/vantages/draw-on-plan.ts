@@ -1,6 +1,6 @@
 import type { DrawingPart } from '../drawing/draw-floor';
 import type { DrawingStyle, Mark } from '../drawing/marks';
-import type { Collection, Id, Vantage } from '../plan/plan';
+import type { Id, Vantage } from '../plan/plan';
 
 /** Half of what a lens of so many mm sees from left to right, radians: 36 mm of film. */
 const halfAcross = (lens: number): number => Math.atan(18 / lens);
@@ -11,9 +11,8 @@ const SIDES = 3;
 
 /** Where one looks from, and between which sides: marks of the vantages of a floor. */
 export function drawVantages(
-  vantages: Collection<Vantage>,
   floor: Id,
-  { lettering, without }: Pick<DrawingStyle, 'lettering' | 'without'>,
+  { vantages = {}, lettering, without }: Pick<DrawingStyle, 'vantages' | 'lettering' | 'without'>,
 ): readonly DrawingPart[] {
   const own = Object.values(vantages).filter((vantage) => vantage.floor === floor);
   if (own.length === 0 || without?.has('vantages')) return [];

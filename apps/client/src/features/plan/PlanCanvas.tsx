@@ -13,7 +13,7 @@ import { lazy, memo, useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import Svg from 'react-native-svg';
-import { drawAlterations, drawPiecesOn, drawVantages, withoutGone } from '../../core-later/to-come';
+import { drawAlterations, drawPiecesOn, withoutGone } from '../../core-later/to-come';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { BarButton } from '../../ui/BarButton';
 import { Quiet } from '../../ui/Part';
@@ -130,7 +130,6 @@ const ShownDrawing = memo(function ShownDrawing(look: Look) {
   const part = useLaidOut(parted?.part ?? null, look.lettering, true, over, null);
   const standing = usePieces(look.lettering);
   const altered = useAltered(look.lettering);
-  const vantages = useVantages(look.lettering);
   const at = whole.findIndex(({ key }) => key === WALLS);
   return (
     <>
@@ -142,7 +141,6 @@ const ShownDrawing = memo(function ShownDrawing(look: Look) {
       <Parts parts={standing} {...look} />
       <Parts parts={whole.filter(({ key }, i) => key !== FLOORS && i >= at)} {...look} />
       <Parts parts={altered} {...look} />
-      <Parts parts={vantages} {...look} />
       <Parts parts={part.filter(({ key }) => key !== FLOORS)} {...look} />
     </>
   );
@@ -167,23 +165,19 @@ function usePieces(lettering: number): readonly DrawingPart[] {
   const near = useAppSelector(selectParted)?.part ?? null;
   const pieces = useAppSelector(selectShownPieces);
   const finishes = useAppSelector(selectFinishes);
+  const vantages = useAppSelector((state) => state.plan.plan?.vantages);
   const look = useAppSelector(selectLook);
   return useMemo(() => {
     if (!came || !floor) return NOTHING;
-    return drawPiecesOn(floor, { lettering, pieces, finishes, notes: { whole: floor, near }, ...look });
-  }, [came, floor, near, pieces, finishes, look, lettering]);
-}
-
-/** Where one looks at the house from. */
-function useVantages(lettering: number): readonly DrawingPart[] {
-  const came = useAppSelector((state) => state.view.roomsCame > 0);
-  const floor = useAppSelector((state) => state.plan.floor);
-  const all = useAppSelector((state) => state.plan.plan?.vantages);
-  const look = useAppSelector(selectLook);
-  return useMemo(
-    () => (came && all ? drawVantages(all, floor, { lettering, ...look }) : NOTHING),
-    [came, floor, all, look, lettering],
-  );
+    return drawPiecesOn(floor, {
+      lettering,
+      pieces,
+      finishes,
+      ...(vantages && { vantages }),
+      notes: { whole: floor, near },
+      ...look,
+    });
+  }, [came, floor, near, pieces, finishes, vantages, look, lettering]);
 }
 
 /** Without the doors and windows that are not there in the option that is looked at. */

@@ -1,4 +1,4 @@
-import { type CutRoom, cutRooms } from '../../ceilings';
+import { type CutRoom, cutRooms } from './cut-rooms';
 import type { DerivedFloor } from '../../derived';
 import { type Point, courseOf, nearestAlong, stretchesWithin } from '../../geometry';
 import type { Units } from '../../plan/plan';

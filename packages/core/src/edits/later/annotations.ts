@@ -2,7 +2,8 @@ import { type Draft, Refusal } from '../../plan/draft';
 import { type Annotation, type Id, LETTERING_ON_PAPER } from '../../plan/plan';
 import { LONGEST_NOTE } from '../../plan/schema';
 import { edit } from '../edit';
-import { requireFloor, requireLettering, requireName, requireOne } from '../require';
+import { requireFloor, requireName, requireOne } from '../require';
+import { requireLettering } from './require-lettering';
 
 type Told = Partial<Omit<Annotation, 'id' | 'floor' | 'form'>>;
 

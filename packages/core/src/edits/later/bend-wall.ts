@@ -1,5 +1,6 @@
 import { edit } from '../edit';
-import { type Point, bulgeOfLength, bulgeOfRadius, bulgeOfSagitta, distance, partOf, courseOf } from '../../geometry';
+import { bulgeOfLength, bulgeOfRadius } from './bulges';
+import { type Point, bulgeOfSagitta, distance, partOf, courseOf } from '../../geometry';
 import { type Draft, Refusal } from '../../plan/draft';
 import { type Id, isOfBend, type Value } from '../../plan/plan';
 import { formatLength } from '../../units';

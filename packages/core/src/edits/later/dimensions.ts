@@ -13,7 +13,8 @@ import {
   type PointStand,
 } from '../../plan/plan';
 import { edit } from '../edit';
-import { requireFloor, requireLettering, requireOne } from '../require';
+import { requireFloor, requireOne } from '../require';
+import { requireLettering } from './require-lettering';
 
 type Told = Partial<Omit<Dimension, 'id' | 'floor' | 'form'>>;
 

@@ -3,7 +3,8 @@ import type { Stair, StairRule, Units } from '../../plan/plan';
 import { surfaceContains } from '../../rooms';
 import { decimals, formatLength } from '../../units';
 import { ofStep } from '../words';
-import { HEADROOM, type StairOnFloor, onLine, pitchLine } from '../on-floor';
+import { HEADROOM, type StairOnFloor, onLine } from '../on-floor';
+import { pitchLine } from './pitch-line';
 import { intersection, ringsArea, type Point } from '../../geometry';
 import { ceilingOver } from '../../ceilings';
 

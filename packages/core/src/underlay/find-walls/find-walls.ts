@@ -1,6 +1,7 @@
 import { type Point, distance } from '../../geometry';
 import type { PicturePoint } from '../../plan/plan';
-import { type Grey, type Progress, shrunk } from '../raster';
+import { shrunk } from '../pixels';
+import type { Grey, Progress } from '../raster';
 import { type Bar, barsOf, lengthOfBar, longRuns, thicknessOfBar, transposed } from './bars';
 import { type Ink, inkOf } from './binarise';
 import { type Line, belonging, joined, welded } from './corners';

@@ -27,6 +27,7 @@ import { Studio } from './space/studio';
 import type { How, Shown } from './space/things';
 import { ThumbPad } from './ThumbPad';
 import { useHeldKeys } from './use-held-keys';
+import { NOTHING_YET, NOT_RAISED, NO_WEBGL, Words } from './Words';
 import { takeWanted } from './wanted';
 import { backgroundOf, lensOf, posed, shownFrom } from './vantage-view';
 import { type Standing, floorAt, openWay, roomAt, roomsBySize, standIn } from './walking';
@@ -185,13 +186,13 @@ export function ViewsPart(_: { floor: DerivedFloor }) {
         {mode === 'lines' ? (
           <Lines svg={svg} says="The house drawn in lines" />
         ) : !canDraw() ? (
-          <Words text="This browser draws nothing in space: WebGL is off, or there is none. The plan, its sheets and the glTF file are there all the same." />
+          <Words text={NO_WEBGL} />
         ) : failed ? (
-          <Words text="The house could not be raised here. Without a connection what does it may not be on the device yet." />
+          <Words text={NOT_RAISED} />
         ) : !house ? (
           <Waiting />
         ) : empty ? (
-          <Words text="There is nothing to raise yet. Draw a room, and it stands here with its walls as high as its ceiling." />
+          <Words text={NOTHING_YET} />
         ) : (
           <Space
             house={house}
@@ -323,15 +324,6 @@ function Caption({ text, testID }: { text: string; testID: string }) {
   );
 }
 
-function Words({ text }: { text: string }) {
-  const colours = useColours();
-  return (
-    <View style={styles.empty}>
-      <Text style={[styles.emptyText, { color: colours.ink }]}>{text}</Text>
-    </View>
-  );
-}
-
 const styles = StyleSheet.create({
   part: { flex: 1, minHeight: 0 },
   glass: { flex: 1, minHeight: 0, overflow: 'hidden' },
@@ -340,6 +332,4 @@ const styles = StyleSheet.create({
   grow: { flex: 1 },
   caption: { position: 'absolute', top: 10, left: 10, borderRadius: 12, paddingHorizontal: 14, paddingVertical: 6 },
   captionText: { fontFamily: FONTS.serif, fontSize: 16 },
-  empty: { flex: 1, alignItems: 'center', justifyContent: 'center', padding: 30 },
-  emptyText: { fontSize: 16.5, lineHeight: 23, textAlign: 'center', maxWidth: 420 },
 });

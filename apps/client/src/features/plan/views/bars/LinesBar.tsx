@@ -1,10 +1,10 @@
 import type { Drawing } from '@velvet-tape/core/axonometric';
 import { BarButton } from '../../../../ui/BarButton';
 import { lent } from '../../later/lent';
-import { useLengths } from '../use-lengths';
-import { Bar, TYPED } from './Bar';
+import { Bar } from './Bar';
+import { CutAt } from './CutAt';
 
-const { DropMenu, Written, download, fileName, floorsInOrder, useAppSelector } = lent();
+const { DropMenu, download, fileName, floorsInOrder, useAppSelector } = lent();
 
 /** How the house is drawn in lines: its axes alike or its plan true, from which corner, cut how high; as a file. */
 export function LinesBar({
@@ -17,7 +17,6 @@ export function LinesBar({
   svg: string | null;
 }) {
   const plan = useAppSelector((state) => state.plan.plan)!;
-  const { written, typed } = useLengths();
   const { form, corner, floor, cut, furnished } = drawing;
   const floors = floorsInOrder(plan);
   const choice = (title: string, on: boolean, to: string | null) => ({
@@ -45,19 +44,7 @@ export function LinesBar({
         says="See it from the next corner"
         onPress={() => draw({ corner: (corner + 1) % 4 })}
       />
-      <Written
-        style={TYPED}
-        key={String(cut)}
-        label="Cut at"
-        value={cut === null ? '' : written(cut)}
-        keep={(text) => {
-          const at = (mm: number | null) => {
-            draw({ cut: mm });
-            return true;
-          };
-          return text.trim() === '' ? at(null) : typed(text, at);
-        }}
-      />
+      <CutAt cut={cut} cutAt={(to) => draw({ cut: to })} />
       <BarButton
         label="Furnished"
         says="With what stands loose in the rooms"

@@ -3,15 +3,12 @@ import type { HouseToDraw } from '../../../../workers/raise.worker';
 import { lent } from '../../later/lent';
 import type { Pose } from '../gait';
 import type { How } from '../space/things';
-import { useLengths } from '../use-lengths';
-import { Bar, TYPED } from './Bar';
+import { Bar } from './Bar';
+import { CutAt } from './CutAt';
 import { KeepView } from './KeepView';
 import { type Light, LookButtons } from './LookButtons';
 
-const { DropMenu, Written, floorsInOrder, useAppSelector } = lent();
-
-/** Higher than any house is cut, mm. */
-const HIGHEST = 20_000;
+const { DropMenu, floorsInOrder, useAppSelector } = lent();
 
 /** What shows of the house from outside. */
 export function LookBar({
@@ -35,7 +32,6 @@ export function LookBar({
   kept(id: string): void;
 }) {
   const plan = useAppSelector((state) => state.plan.plan)!;
-  const { written, typed, say } = useLengths();
   const floors = floorsInOrder(plan);
   const rooms = house?.walkable.floors.filter(({ floor }) => how.floor === null || floor === how.floor) ?? [];
   const roomName = rooms.flatMap((floor) => floor.rooms).find(({ room }) => room === how.room)?.name;
@@ -89,21 +85,7 @@ export function LookBar({
           onPress={() => setHow({ apart: !how.apart })}
         />
       )}
-      <Written
-        style={TYPED}
-        key={String(cut)}
-        label="Cut at"
-        value={cut === null ? '' : written(cut)}
-        keep={(text) => {
-          const cutAt = (mm: number | null) => {
-            setCut(mm);
-            return true;
-          };
-          if (text.trim() === '') return cutAt(null);
-          const higher = () => say('That is higher than any floor. Check the unit.');
-          return typed(text, (mm) => (mm <= HIGHEST ? cutAt(mm) : higher()));
-        }}
-      />
+      <CutAt cut={cut} cutAt={setCut} />
       <LookButtons time={time} toSun={toSun} toFinish={toFinish} />
       <KeepView now={now} shown={how} outside kept={kept} time={time} />
     </Bar>

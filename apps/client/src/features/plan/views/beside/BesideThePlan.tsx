@@ -1,6 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Text } from 'react-native-paper';
 import { BarIcon } from '../../../../ui/BarButton';
 import { Waiting } from '../../../../ui/Waiting';
 import { useColours } from '../../../../ui/theme';
@@ -14,6 +13,7 @@ import { Studio } from '../space/studio';
 import type { Shown } from '../space/things';
 import { backgroundOf } from '../vantage-view';
 import { openWay, roomsBySize, standIn } from '../walking';
+import { NOTHING_YET, NOT_RAISED, NO_WEBGL, Words } from '../Words';
 import { CameraMark, type MarkedEye } from './CameraMark';
 
 const { selectFloor, selectOption, useAppSelector } = lent();
@@ -64,13 +64,11 @@ export function BesideThePlan({ close }: { close(): void }) {
         style={[styles.panel, { backgroundColor: colours.sheet, borderColor: colours.rim }]}
       >
         {!canDraw() || failed ? (
-          <Text style={[styles.words, { color: colours.ink }]}>
-            {failed ? 'The house could not be raised here.' : 'This browser draws nothing in space: WebGL is off.'}
-          </Text>
+          <Words text={failed ? NOT_RAISED : NO_WEBGL} />
         ) : !house ? (
           <Waiting />
         ) : !eye ? (
-          <Text style={[styles.words, { color: colours.ink }]}>Draw a room, and it stands here.</Text>
+          <Words text={NOTHING_YET} />
         ) : (
           <Space
             house={house}
@@ -99,5 +97,4 @@ const styles = StyleSheet.create({
     ...{ borderWidth: 1, borderRadius: 12, overflow: 'hidden' },
   },
   close: { position: 'absolute', top: 4, right: 4, borderRadius: 12 },
-  words: { padding: 24, textAlign: 'center', fontSize: 15 },
 });

@@ -1,5 +1,5 @@
-import { type Point, courseOf, nearestAlong, partOf, stretchesWithin } from '../geometry';
-import { type RoomCeiling, topAlong } from './room-ceiling';
+import { type Point, courseOf, nearestAlong, partOf, stretchesWithin } from '../../geometry';
+import { type RoomCeiling, topAlong } from '../../ceilings';
 
 /** A room as a section cuts it: mm along the line, heights over the floor of the storey. */
 export interface CutRoom {
