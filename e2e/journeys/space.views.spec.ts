@@ -144,7 +144,8 @@ test('a view is kept, named, its lens typed and stepped through; three vantages 
   const came: Download[] = [];
   page.on('download', (each) => came.push(each));
   await key(page, 'A picture of each of 5 vantages').tap();
-  await expect.poll(() => came.length).toBe(5);
+  // a card that is emulated takes seconds for each
+  await expect.poll(() => came.length, { timeout: 150_000 }).toBe(5);
   for (const [i, each] of came.entries()) {
     const bytes = await readFile((await each.path())!);
     expect(await sharp(bytes).metadata()).toMatchObject({ width: 1280, height: 720, format: 'jpeg' });

@@ -63,7 +63,7 @@ export interface Pattern {
   readonly picture: Id | null;
 }
 
-/** A thing of a raised floor. `drawn` comes once: the same stamp is the same drawing. */
+/** A thing of a raised floor: the same stamp is the same drawing. */
 export interface ThingToDraw {
   readonly key: string;
   readonly part: RaisedPart;
@@ -72,7 +72,6 @@ export interface ThingToDraw {
   readonly loose: boolean;
   readonly wall: WallPlane | null;
   readonly stamp: string;
-  readonly drawn: Drawn | null;
 }
 
 export interface FloorToDraw extends Omit<RaisedFloor, 'things'> {
@@ -81,9 +80,14 @@ export interface FloorToDraw extends Omit<RaisedFloor, 'things'> {
 
 export interface HouseToDraw {
   readonly floors: readonly FloorToDraw[];
-  /** Those that were not sent before. */
-  readonly patterns: readonly Pattern[];
   readonly walkable: Walkable;
+}
+
+/** The house, and what is new of its drawings, by their stamps, and of its patterns: each is sent once. */
+export interface Raised {
+  readonly house: HouseToDraw;
+  readonly drawn: readonly (readonly [string, Drawn])[];
+  readonly patterns: readonly Pattern[];
 }
 
 /** Where the sun stands, and how much floor it falls on in which rooms, mm². */
@@ -120,26 +124,29 @@ const raising = {
   },
 
   /** As an option has the house; null: as it was measured. `doing`: as what is being done would leave it. */
-  raise: (option: Id | null, doing: { readonly intent: Intent; readonly seed: string } | null): HouseToDraw => {
+  raise: (option: Id | null, doing: { readonly intent: Intent; readonly seed: string } | null): Raised => {
     if (!plan) throw new Error('There is no plan to raise.');
     const done = doing && applyEdit(plan, doing.intent, doing.seed);
     const shown = optionOf(done?.ok ? done.plan : plan, option);
     const buffers: ArrayBufferLike[] = [];
+    const drawn: [string, Drawn][] = [];
     const patterns: Pattern[] = [];
     const floors = raisedHouse(shown).map((floor): FloorToDraw => ({
       ...floor,
       things: floor.things.map(({ mesh, ...thing }): ThingToDraw => {
         const colours = mesh.surfaces.map(({ surface }) => materialOf(surface, shown).key).join();
         const stamp = stampOf(mesh, colours);
-        if (sent.has(stamp)) return { ...thing, stamp, drawn: null };
-        sent.add(stamp);
-        const drawn = drawnOf(mesh, shown, deriveFloor(shown, floor.floor), patterns);
-        const { positions, normals, colours: inks, places, edges } = drawn;
-        buffers.push(...[positions, normals, inks, places, edges].map(({ buffer }) => buffer));
-        return { ...thing, stamp, drawn };
+        if (!sent.has(stamp)) {
+          sent.add(stamp);
+          const made = drawnOf(mesh, shown, deriveFloor(shown, floor.floor), patterns);
+          const { positions, normals, colours: inks, places, edges } = made;
+          buffers.push(...[positions, normals, inks, places, edges].map(({ buffer }) => buffer));
+          drawn.push([stamp, made]);
+        }
+        return { ...thing, stamp };
       }),
     }));
-    return transfer({ floors, patterns, walkable: walkableOf(shown) }, buffers as ArrayBuffer[]);
+    return transfer({ house: { floors, walkable: walkableOf(shown) }, drawn, patterns }, buffers as ArrayBuffer[]);
   },
 
   /** The sun over the house at a time of the year; null where nobody said where the house is. */

@@ -1,7 +1,7 @@
 import type { DerivedFloor } from '@velvet-tape/core';
 import type { Drawing } from '@velvet-tape/core/axonometric';
 import type { DayAndTime } from '@velvet-tape/core/sun';
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { BarButton } from '../../../ui/BarButton';
@@ -28,7 +28,7 @@ import type { How, Shown } from './space/things';
 import { ThumbPad } from './ThumbPad';
 import { useHeldKeys } from './use-held-keys';
 import { NOTHING_YET, NOT_RAISED, NO_WEBGL, Words } from './Words';
-import { takeWanted } from './wanted';
+import { isKnown, wantedRoom } from './wanted';
 import { backgroundOf, lensOf, posed, shownFrom } from './vantage-view';
 import { type Standing, floorAt, openWay, roomAt, roomsBySize, standIn } from './walking';
 
@@ -159,8 +159,9 @@ export function ViewsPart(_: { floor: DerivedFloor }) {
       setPanel('sun');
     },
   };
-  // asked for with a tap on the plan
-  const [asked] = useState(takeWanted);
+  // asked for with a tap on the plan: forgotten only when this is on the screen, as drawing it may be begun more than once
+  const [asked] = useState(wantedRoom);
+  useEffect(isKnown, []);
   const [went, setWent] = useState(false);
   if (asked !== null && house && !went) {
     setWent(true);

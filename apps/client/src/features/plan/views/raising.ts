@@ -4,46 +4,67 @@ import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import type { Drawing } from '@velvet-tape/core/axonometric';
 import type { Texture } from '@velvet-tape/core/finishes';
 import type { DayAndTime } from '@velvet-tape/core/sun';
-import type { HouseToDraw, Raising, SunOverHouse } from '../../../workers/raise.worker';
+import type { Drawn, HouseToDraw, Pattern, Raising, SunOverHouse } from '../../../workers/raise.worker';
 import { lent } from '../later/lent';
 import type { Doing } from '../plan-state';
 
 const { changeBetween, pictureOf } = lent();
 
-let running: { readonly worker: Worker; readonly raising: Promise<Remote<Raising>> } | null = null;
+interface Running {
+  readonly worker: Worker;
+  readonly remote: Promise<Remote<Raising>>;
+  /** Rejects when it breaks or is stopped: nobody waits for what does not come any more. */
+  readonly gone: Promise<never>;
+  stop(): void;
+}
+
+let running: Running | null = null;
 /** The plan the worker has. */
 let there: Plan | null = null;
+/** What came of it, by stamps; whoever looks at it takes it from here. */
+const drawings = new Map<string, Drawn>();
+export const drawingOf = (stamp: string): Drawn | null => drawings.get(stamp) ?? null;
+/** The patterns that lie on it, by their keys. */
+const laid = new Map<string, Pattern>();
+export const patternsLaid = (): Iterable<Pattern> => laid.values();
 
 /** What raises the house, beside the page. */
-function raisingWorker(): Promise<Remote<Raising>> {
-  if (!running) {
-    const worker = new Worker(new URL('../../../workers/raise.worker.ts', import.meta.url));
-    const broken = new Promise<never>((_, reject) => {
-      worker.addEventListener('error', () => reject(new Error()));
-    });
-    const ready = import('comlink').then(({ wrap }) => wrap<Raising>(worker));
-    running = { worker, raising: Promise.race([ready, broken]) };
-    running.raising.catch(stopRaising);
-  }
-  return running.raising;
+function started(): Running {
+  const worker = new Worker(new URL('../../../workers/raise.worker.ts', import.meta.url));
+  let stop = () => {};
+  const gone = new Promise<never>((_, reject) => {
+    stop = () => reject(new Error('The house is not raised any more.'));
+  });
+  gone.catch(() => {});
+  worker.addEventListener('error', stopRaising);
+  return { worker, remote: import('comlink').then(({ wrap }) => wrap<Raising>(worker)), gone, stop };
 }
 
-export function stopRaising(): void {
+function stopRaising(): void {
   shows(null);
   running?.worker.terminate();
+  running?.stop();
   running = null;
   there = null;
+  drawings.clear();
+  laid.clear();
 }
 
-/** Tells the worker what changed since it was last told. */
-async function bring(plan: Plan): Promise<Remote<Raising>> {
-  const remote = await raisingWorker();
-  const before = there;
-  if (before === plan) return remote;
-  // set before anything is waited for: of two that bring something each sends what is new since the other
-  there = plan;
-  await (before === null ? remote.open(plan) : remote.change(changeBetween(before, plan)));
-  return remote;
+/** Has something done by what raises the house; rejects where that breaks. */
+function asked<T>(work: (remote: Remote<Raising>) => Promise<T>): Promise<T> {
+  running ??= started();
+  return Promise.race([running.remote.then(work), running.gone]);
+}
+
+/** Tells the worker what changed since it was last told, and has something done with that. */
+function askedOf<T>(plan: Plan, work: (remote: Remote<Raising>) => Promise<T>): Promise<T> {
+  return asked(async (remote) => {
+    const before = there;
+    // set before anything is waited for: of two that bring something each sends what is new since the other
+    there = plan;
+    if (before !== plan) await (before === null ? remote.open(plan) : remote.change(changeBetween(before, plan)));
+    return work(remote);
+  });
 }
 
 /** The house that is on the screen. */
@@ -62,6 +83,9 @@ function shows(house: HouseToDraw | null): void {
   onScreen = house;
   listeners.forEach((heard) => heard());
 }
+
+/** How many look at it. */
+let lookers = 0;
 
 export interface RaisedNow {
   readonly house: HouseToDraw | null;
@@ -82,8 +106,10 @@ export function useRaised(plan: Plan, option: string | null, doing: Doing | null
     const make = async () => {
       for (let made: typeof wanted.current | null = null; made !== wanted.current;) {
         made = wanted.current;
-        const remote = await bring(made.plan);
-        const house = await remote.raise(made.option, made.doing);
+        const { plan, option, doing } = made;
+        const { house, drawn, patterns } = await askedOf(plan, (remote) => remote.raise(option, doing));
+        for (const [stamp, drawing] of drawn) drawings.set(stamp, drawing);
+        for (const pattern of patterns) laid.set(pattern.key, pattern);
         if (!alive.current) return;
         shows(house);
         setNow({ house, failed: false });
@@ -95,9 +121,12 @@ export function useRaised(plan: Plan, option: string | null, doing: Doing | null
   }, [plan, option, doing]);
   useEffect(() => {
     alive.current = true;
+    lookers += 1;
     return () => {
       alive.current = false;
-      stopRaising();
+      lookers -= 1;
+      // from the small view one goes to the large one: what comes may be there before what goes is gone
+      if (lookers === 0) stopRaising();
     };
   }, []);
   return now;
@@ -105,15 +134,11 @@ export function useRaised(plan: Plan, option: string | null, doing: Doing | null
 
 /** A pattern that lies on the house, when it is made; null where it can’t be had. */
 export const patternOf = (key: string): Promise<Texture | null> =>
-  raisingWorker()
-    .then((remote) => remote.pattern(key))
-    .catch(() => null);
+  asked((remote) => remote.pattern(key)).catch(() => null);
 
 /** The sun over the house at a time; null in even light, and where nobody said where the house is. */
 export async function sunNow(plan: Plan, option: string | null, time: DayAndTime | null): Promise<SunOverHouse | null> {
-  if (!time) return null;
-  const remote = await bring(plan);
-  return remote.sun(option, time);
+  return time && askedOf(plan, (remote) => remote.sun(option, time));
 }
 
 /** The sun over the house; null where nobody said where that is, or until it is worked out. */
@@ -138,8 +163,7 @@ export function useLines(plan: Plan | null, option: string | null, drawing: Draw
   useEffect(() => {
     if (!plan) return undefined;
     let gone = false;
-    bring(plan)
-      .then((remote) => remote.lines(option, drawing))
+    askedOf(plan, (remote) => remote.lines(option, drawing))
       .then((made) => !gone && setSvg(made))
       .catch(() => !gone && setSvg(null));
     return () => {
@@ -151,9 +175,8 @@ export function useLines(plan: Plan | null, option: string | null, drawing: Draw
 
 /** The house as a file other programs open. */
 export async function gltfOf(plan: Plan, option: string | null): Promise<Uint8Array> {
-  const remote = await bring(plan);
   const pictures = new Map<string, Blob>();
   for (const { look } of Object.values(plan.finishes))
     if (look.picture !== null && !pictures.has(look.picture)) pictures.set(look.picture, await pictureOf(look.picture));
-  return remote.gltf(option, pictures);
+  return askedOf(plan, (remote) => remote.gltf(option, pictures));
 }

@@ -39,7 +39,7 @@ export function Space({ house, shown, cut, from, gait, moved, background, studio
     <Canvas
       frameloop="demand"
       flat
-      shadows={shown.sun !== null ? 'soft' : false}
+      shadows={shown.sun !== null ? 'percentage' : false}
       dpr={[1, 2]}
       camera={{ fov: FROM_OUTSIDE, near: 0.05, far: 300 }}
       gl={{ antialias: true, localClippingEnabled: true } as object}

@@ -1,4 +1,4 @@
-import { Color, PCFSoftShadowMap, PerspectiveCamera, type Scene, WebGLRenderer } from 'three';
+import { Color, PCFShadowMap, PerspectiveCamera, type Scene, WebGLRenderer } from 'three';
 import { EffectComposer } from 'three/addons/postprocessing/EffectComposer.js';
 import { GTAOPass } from 'three/addons/postprocessing/GTAOPass.js';
 import { OutputPass } from 'three/addons/postprocessing/OutputPass.js';
@@ -30,12 +30,17 @@ interface OnScreen {
   again(): void;
 }
 
-/** Of a picture so much is drawn at a time, px: a long side of 3840 is more than some cards draw at once. */
-const TILE = 512;
-/** Round it so much more is drawn and thrown away: what is just beside a px shades it too, px. */
+/** Of a picture so much is drawn at a time at most, px: with what is round it, finer, it is the 2048 px that every card draws at once. */
+const TILE = 960;
+/** Round what is shaded so much more is drawn and thrown away: what is just beside a px shades it too, px. */
 const ROUND = 32;
 /** Each px is drawn as so many by so many. */
 const FINER = 2;
+
+interface Size {
+  readonly wide: number;
+  readonly high: number;
+}
 
 /** Takes pictures of the house as it stands on the screen, piece by piece, finer than it is drawn there. */
 export class Studio {
@@ -59,21 +64,23 @@ export class Studio {
     const onto = sheet.getContext('2d');
     if (!onto) throw new Error('There is no room for so large a picture.');
     onto.imageSmoothingQuality = 'high';
-    const renderer = new WebGLRenderer({ antialias: true, preserveDrawingBuffer: true });
+    // what is lifted away but throws a shadow would shade too
+    const shaded = wanted.shade && (shown.inside || shown.sun === null);
+    const renderer = new WebGLRenderer({ antialias: !shaded, preserveDrawingBuffer: true });
     try {
       renderer.localClippingEnabled = true;
       renderer.shadowMap.enabled = shown.sun !== null;
-      renderer.shadowMap.type = PCFSoftShadowMap;
+      renderer.shadowMap.type = PCFShadowMap;
       renderer.setPixelRatio(1);
-      const side = TILE + 2 * ROUND;
-      renderer.setSize(side * FINER, side * FINER, false);
       const camera = new PerspectiveCamera(50, width / height, 0.05, 300);
-      // what is lifted away but throws a shadow would shade too
-      const shaded = wanted.shade && (shown.inside || shown.sun === null);
-      const composer = shaded ? composerFor(renderer, set.scene, camera, side) : null;
-      const tiles = tilesOf(width, height);
+      const round = shaded ? ROUND : 0;
+      const tile = { wide: evenly(width), high: evenly(height) };
+      const drawn = { wide: tile.wide + 2 * round, high: tile.high + 2 * round };
+      renderer.setSize(drawn.wide * FINER, drawn.high * FINER, false);
+      const composer = shaded ? composerFor(renderer, set.scene, camera, drawn) : null;
+      const tiles = tilesOf(width, height, tile);
       for (const [i, { x, y }] of tiles.entries()) {
-        camera.setViewOffset(width, height, x - ROUND, y - ROUND, side, side);
+        camera.setViewOffset(width, height, x - round, y - round, drawn.wide, drawn.high);
         camera.aspect = width / height;
         lookFrom(camera, pose, lens);
         // the screen may have drawn another view in between
@@ -83,8 +90,10 @@ export class Studio {
         if (composer) composer.render();
         else renderer.render(set.scene, camera);
         set.scene.background = before;
-        const [from, far] = [ROUND * FINER, TILE * FINER];
-        onto.drawImage(renderer.domElement, from, from, far, far, x, y, TILE, TILE);
+        // nothing moves from piece to piece: shadows stay as they fell
+        renderer.shadowMap.autoUpdate = false;
+        const [from, wide, high] = [round * FINER, tile.wide * FINER, tile.high * FINER];
+        onto.drawImage(renderer.domElement, from, from, wide, high, x, y, tile.wide, tile.high);
         progress((i + 1) / tiles.length);
         await new Promise((next) => setTimeout(next));
       }
@@ -101,24 +110,32 @@ export class Studio {
 }
 
 /** The scene, then how much of the light from all round each place sees, within an arm’s length. */
-function composerFor(renderer: WebGLRenderer, scene: Scene, camera: PerspectiveCamera, side: number): EffectComposer {
+function composerFor(
+  renderer: WebGLRenderer,
+  scene: Scene,
+  camera: PerspectiveCamera,
+  { wide, high }: Size,
+): EffectComposer {
   const composer = new EffectComposer(renderer);
   composer.setPixelRatio(1);
-  composer.setSize(side * FINER, side * FINER);
+  composer.setSize(wide * FINER, high * FINER);
   composer.addPass(new RenderPass(scene, camera));
-  const shade = new GTAOPass(scene, camera, side, side);
+  const shade = new GTAOPass(scene, camera, wide, high);
   shade.updateGtaoMaterial({ radius: 0.35, distanceExponent: 1.5, thickness: 0.6, scale: 1.1, samples: 12 });
   shade.updatePdMaterial({ lumaPhi: 10, depthPhi: 2, normalPhi: 3, radius: 8, rings: 2, samples: 12 });
   shade.blendIntensity = 0.9;
   composer.addPass(shade);
   composer.addPass(new OutputPass());
   // coarser than the picture: it is soft
-  shade.setSize(side, side);
+  shade.setSize(wide, high);
   return composer;
 }
 
-function tilesOf(width: number, height: number): { x: number; y: number }[] {
+/** The least of equal pieces that are small enough, px: so that little is drawn past the rim. */
+const evenly = (long: number): number => Math.ceil(long / Math.ceil(long / TILE));
+
+function tilesOf(width: number, height: number, { wide, high }: Size): { x: number; y: number }[] {
   const tiles: { x: number; y: number }[] = [];
-  for (let y = 0; y < height; y += TILE) for (let x = 0; x < width; x += TILE) tiles.push({ x, y });
+  for (let y = 0; y < height; y += high) for (let x = 0; x < width; x += wide) tiles.push({ x, y });
   return tiles;
 }

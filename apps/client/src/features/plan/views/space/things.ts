@@ -18,7 +18,7 @@ import {
 } from 'three';
 import type { Towards } from '@velvet-tape/core/sun';
 import type { Drawn, HouseToDraw, Pattern, ThingToDraw } from '../../../../workers/raise.worker';
-import { patternOf } from '../raising';
+import { drawingOf, patternOf, patternsLaid } from '../raising';
 import { madeTexture, pictureTexture } from './patterns';
 import { rimOf } from './rim';
 
@@ -146,7 +146,6 @@ interface Made {
 export class HouseInSpace {
   readonly root = new Group();
   private readonly made = new Map<string, Made>();
-  private readonly drawings = new Map<string, Drawn>();
   private reach: Reach = { x: 0, y: 0, z: 0, radius: 10 };
   private readonly solid = solidMaterial();
   private readonly patterns = new Map<string, MeshLambertMaterial>();
@@ -180,14 +179,13 @@ export class HouseInSpace {
 
   /** Takes on what is there now. */
   take(house: HouseToDraw, again: () => void): void {
-    for (const pattern of house.patterns) this.lay(pattern, again);
+    for (const pattern of patternsLaid()) if (!this.patterns.has(pattern.key)) this.lay(pattern, again);
     const there = new Set<string>();
     for (const floor of house.floors)
       for (const thing of floor.things) {
         const name = `${floor.floor} ${thing.key}`;
         there.add(name);
-        if (thing.drawn) this.drawings.set(thing.stamp, thing.drawn);
-        const drawn = this.drawings.get(thing.stamp);
+        const drawn = drawingOf(thing.stamp);
         const known = this.made.get(name);
         if (known && known.stamp === thing.stamp) this.made.set(name, { ...known, thing });
         else if (drawn) {
@@ -262,7 +260,7 @@ export class HouseInSpace {
       const on = shown.floor === null || shown.floor === floor.floor;
       const lift = shown.apart && shown.floor === null ? (i * APART) / 1000 : 0;
       const up = floor.elevation / 1000 + lift;
-      const covered = shown.floor === null && !shown.apart && i + 1 < house.floors.length;
+      const covered = shown.floor === null && shown.room === null && !shown.apart && i + 1 < house.floors.length;
       for (const { key } of floor.things) {
         const made = this.made.get(`${floor.floor} ${key}`);
         if (!made) continue;
@@ -313,7 +311,7 @@ export class HouseInSpace {
       for (const { distance, faceIndex, point } of ray.intersectObject(solid, false)) {
         if (this.plane && this.plane.distanceToPoint(point) < 0) continue;
         if (faceIndex === null || faceIndex === undefined || (best && best.away <= distance)) continue;
-        const { surfaces } = this.drawings.get(thing.stamp)!;
+        const surfaces = drawingOf(thing.stamp)?.surfaces ?? [];
         const on = surfaces.find(({ from, count }) => 3 * faceIndex >= from && 3 * faceIndex < from + count);
         if (on) best = { surface: on.surface, thing, away: distance };
       }
@@ -328,7 +326,7 @@ export class HouseInSpace {
     if (surface === null) return;
     const ends: number[] = [];
     for (const { thing, group } of this.made.values()) {
-      const drawn = this.drawings.get(thing.stamp);
+      const drawn = drawingOf(thing.stamp);
       for (const { from, count } of drawn?.surfaces.filter((each) => each.surface === surface) ?? [])
         for (const end of rimOf(drawn!.positions, from, count)) ends.push(end.x, end.y + group.position.y, end.z);
     }
