@@ -49,6 +49,9 @@ ensure_client() {
   fi
 }
 
+# Makes the service, which takes a second.
+ensure_service() { npm run build --silent --workspace apps/server || fail "The service could not be built."; }
+
 port_is_free() { ! (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 
 free_port() { node -e 'const s=require("net").createServer().listen(0,"127.0.0.1",()=>{console.log(s.address().port);s.close()})'; }

@@ -11,6 +11,7 @@ const bash = (script: string): string =>
 /** Uses the cluster bin/test has started; run on its own it starts one and stops it again. Makes the database that journeys begin with. */
 export default async function startCluster(): Promise<(() => void) | void> {
   const stop = process.env['TEST_DATABASE_URL'] ? undefined : ownCluster();
+  bash('ensure_service');
   await makeTemplate();
   return stop;
 }

@@ -59,7 +59,7 @@ export class Server {
   /** Starts it where it does not run. */
   async resume(): Promise<void> {
     if (this.child && this.child.exitCode === null) return;
-    this.child = spawn('node', ['--import', 'tsx', 'src/main.ts'], {
+    this.child = spawn('node', ['dist/main.mjs'], {
       cwd: '../apps/server',
       env: {
         ...process.env,

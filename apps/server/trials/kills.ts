@@ -127,7 +127,7 @@ async function killing(
 }
 
 async function started(url: string, port: number): Promise<ChildProcess> {
-  const child = spawn('node', ['--import', 'tsx', 'src/main.ts'], {
+  const child = spawn('node', ['dist/main.mjs'], {
     cwd: new URL('..', import.meta.url),
     env: { ...process.env, DATABASE_URL: url, PORT: String(port), LOG_LEVEL: 'silent', DEMO: 'no' },
     stdio: ['pipe', 'ignore', 'inherit'],

@@ -2,9 +2,7 @@ import { fileURLToPath } from 'node:url';
 import pLimit, { type LimitFunction } from 'p-limit';
 import { Piscina } from 'piscina';
 import { HttpError } from '../http/errors';
-import type * as jobFileTasks from './job-file-tasks';
-import type * as pictureTasks from './picture-tasks';
-import type * as planTasks from './plan-tasks';
+import type * as tasks from './tasks';
 
 export interface WorkOptions {
   readonly threads?: number;
@@ -14,7 +12,7 @@ export interface WorkOptions {
   readonly mostWaiting?: number;
 }
 
-type Tasks = typeof planTasks & typeof pictureTasks & typeof jobFileTasks;
+type Tasks = typeof tasks;
 type TaskName = { [N in keyof Tasks]: Tasks[N] extends (task: never) => unknown ? N : never }[keyof Tasks];
 
 /**

@@ -1,10 +1,7 @@
-// where a thread begins: it reads TypeScript like the process it belongs to, whatever that was started by
+// where a thread begins that is not built: it reads TypeScript like the process it belongs to, whatever that was started by
 import { register } from 'tsx/esm/api';
 
 register();
-const { composed, judgeWhole, judgeChange, openPlan, pictureOf, tellRevisions } = await import('./plan-tasks.ts');
-const { judgePicture } = await import('./picture-tasks.ts');
-const { packJob, unpackJob } = await import('./job-file-tasks.ts');
-export { composed, judgeWhole, judgeChange, openPlan, pictureOf, tellRevisions, judgePicture, packJob, unpackJob };
-/** It has read what it needs. */
-export const ready = () => true;
+const tasks = await import('./tasks.ts');
+export const { composed, judgeWhole, judgeChange, openPlan, pictureOf, tellRevisions } = tasks;
+export const { judgePicture, packJob, unpackJob, ready } = tasks;
