@@ -5,7 +5,16 @@ type RoofField = 'eaves' | 'ridge' | 'pitch' | 'ridgeAt' | 'lowTo' | 'lowPitch';
 
 /** The sizes of a proposal that can be typed. */
 export type ProposalField =
-  'width' | 'depth' | 'leg' | 'turn' | 'bow' | 'left' | 'splay' | 'reading' | 'known' | RoofField;
+  | 'width'
+  | 'depth'
+  | 'leg'
+  | 'turn'
+  | 'bow'
+  | 'left'
+  | 'splay'
+  | 'reading'
+  | 'known'
+  | RoofField;
 
 /** All that is particular to one kind of proposal, but for what is done with it (`hands.ts`) and what is seen of it (`parts.tsx`). Plain data in, plain data out. */
 export interface ProposalKind<P> {
