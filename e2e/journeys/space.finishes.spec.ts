@@ -1,4 +1,7 @@
+import { type Intent, applyEdit } from '@velvet-tape/core';
 import type { Page } from '@playwright/test';
+import sharp from 'sharp';
+import { attic, openPlan } from '../attics';
 import { key } from '../pad';
 import { expect, test } from '../server';
 
@@ -67,6 +70,81 @@ test('a room is dressed: its floor tapped and laid with boards, walls painted, a
   await expect(now).toHaveText(/^Slack Water/);
   await key(page, 'Close the finishes').tap();
   await look(page, 'f5-dressed');
+});
+
+test('a picture of one’s own is laid by its true width, tiles are kept for later jobs, and in one option a room is painted otherwise', async ({
+  page,
+  server,
+}) => {
+  const named = (name: string): Intent => ({ kind: 'addOption', like: null, name }) as Intent;
+  const plan = [named('Plain'), named('Bold')].reduce((before, intent, i) => {
+    const result = applyEdit(before, intent, `o${i}`);
+    if (!result.ok) throw new Error(result.reason);
+    return result.plan;
+  }, attic());
+  await openPlan(page, server, 'own-finish', plan);
+  const inside = async () => {
+    await page.getByRole('tab', { name: 'Views' }).tap();
+    await key(page, 'Step inside').tap();
+    await key(page, 'Finish: paint, floors, trims').tap();
+  };
+  await inside();
+  const now = page.getByTestId('finish-now');
+  await byName(page, 'Floor');
+  const chooser = page.waitForEvent('filechooser');
+  await menu(page, 'What it is finished with. Change.', 'A picture of my own');
+  const rug = await sharp({ create: { width: 300, height: 150, channels: 3, background: '#884455' } })
+    .png()
+    .toBuffer();
+  await (await chooser).setFiles({ name: 'old rug.png', mimeType: 'image/png', buffer: rug });
+  await expect(now).toHaveText('old rug');
+  await expect(page.getByLabel('True width')).toHaveValue('1.00 m');
+  await expect(page.getByLabel('True height')).toHaveValue('0.50 m');
+  await page.getByLabel('True width').fill('2.4');
+  await page.getByLabel('True width').press('Enter');
+  await expect(page.getByLabel('True width')).toHaveValue('2.40 m');
+  // as high as it is wide in the picture
+  await expect(page.getByLabel('True height')).toHaveValue('1.20 m');
+  await look(page, 'g1-own');
+
+  await byName(page, 'Walls of the room');
+  await menu(page, 'What it is finished with. Change.', 'Tiles');
+  await page.getByTestId('stock').getByRole('button').first().tap();
+  const tile = await now.innerText();
+  await key(page, 'Sizes, joints and how it is laid').tap();
+  await page.getByLabel('Joint').fill('7 mm');
+  await page.getByLabel('Joint').press('Enter');
+  await menu(page, 'More of this finish', 'Keep for later jobs');
+  await expect(page.getByText('Kept for later jobs. It is first among the finishes.')).toBeVisible();
+  await look(page, 'g2-kept');
+
+  // in one option otherwise
+  await page.getByRole('tab', { name: 'Options' }).tap();
+  await key(page, 'Work on Bold').tap();
+  await inside();
+  await byName(page, 'Walls of the room');
+  await expect(now).toHaveText(tile);
+  await menu(page, 'What it is finished with. Change.', 'Paint');
+  await key(page, /^Moss Step, reflects 2\d of 100/).tap();
+  await expect(now).toHaveText(/^Moss Step/);
+  await look(page, 'g3-bold');
+  await page.getByRole('tab', { name: 'Options' }).tap();
+  await key(page, 'Work on Plain').tap();
+  await inside();
+  await byName(page, 'Walls of the room');
+  await expect(now).toHaveText(tile);
+
+  // in the next job it lies ready
+  await openPlan(page, server, 'next-job', attic());
+  await inside();
+  await byName(page, 'Floor');
+  await menu(page, 'What it is finished with. Change.', 'Tiles');
+  const kept = page.getByTestId('stock').getByRole('group', { name: 'kept' });
+  await kept.getByRole('button', { name: tile }).tap();
+  await expect(now).toHaveText(tile);
+  await key(page, 'Sizes, joints and how it is laid').tap();
+  await expect(page.getByLabel('Joint')).toHaveValue(/^(7 mm|0\.007 m|0\.01 m)$/);
+  await look(page, 'g4-next');
 });
 
 test('the house is drawn in lines: isometric, from the next corner, planometric, cut higher; it leaves as SVG, and stands on a sheet', async ({

@@ -1,5 +1,6 @@
 import { errorSchema, keptTypeListSchema } from '@velvet-tape/contract';
 import { specOfPiece, usualSpec } from '@velvet-tape/core';
+import { READY_LOOKS } from '@velvet-tape/core/finishes';
 import { newPiece, pieceKindOf } from '@velvet-tape/core/pieces';
 import request from 'supertest';
 import { type TestService, startService } from './service';
@@ -65,4 +66,19 @@ test('a piece is kept beside types of openings, with its price and link; without
   await put('sofa-2', { name, spec: { ...spec, width: 0 } }).expect(400);
   await put('sofa-2', { name, spec: { form: spec.form, width: spec.width } }).expect(400);
   expect((await list()).map(({ id }) => id)).not.toContain('sofa-2');
+});
+
+test('a finish is kept beside them exactly as it is laid; of no size, of a stuff nobody knows, or half of it, it is refused', async () => {
+  const look = READY_LOOKS.find(({ stuff }) => stuff === 'tiles')!;
+  await put('finish-1', { name: look.name, spec: look }).expect(200);
+  const kept = (await list()).find(({ id }) => id === 'finish-1')!;
+  expect(kept).toEqual(expect.objectContaining({ name: look.name, spec: look }));
+  for (const [id, spec] of [
+    ['finish-2', { ...look, stuff: 'velvet' }],
+    ['finish-3', { ...look, along: 0 }],
+    ['finish-4', { ...look, colour: 'red' }],
+    ['finish-5', { stuff: look.stuff, name: look.name }],
+  ] as const)
+    await put(id, { name: 'x', spec }).expect(400);
+  expect((await list()).filter(({ id }) => id.startsWith('finish-')).map(({ id }) => id)).toEqual(['finish-1']);
 });

@@ -102,6 +102,48 @@ test('a box behind another is seen where that ends', () => {
   expect(begins * 4000).toBeCloseTo(2500 - 1000, 3);
 });
 
+test('of any mesh cut at any height: nothing is over it, what is under it has the volume of that, closed by its lids', () => {
+  const blocks = fc.array(
+    fc.record({
+      x: fc.integer({ min: 0, max: 5000 }),
+      y: fc.integer({ min: 0, max: 2500 }),
+      z: fc.integer({ min: 0, max: 5000 }),
+      w: fc.integer({ min: 50, max: 3000 }),
+      h: fc.integer({ min: 50, max: 2500 }),
+      d: fc.integer({ min: 50, max: 3000 }),
+    }),
+    { minLength: 1, maxLength: 4 },
+  );
+  fc.assert(
+    fc.property(blocks, fc.integer({ min: 1, max: 6000 }), (all, at) => {
+      const height = at + 0.25;
+      for (const { x, y, z, w, h, d } of all) {
+        const { triangles, of, caps } = cutMesh(boxMesh([x, y, z], [x + w, y + h, z + d]), height);
+        expect(of).toHaveLength(triangles.length);
+        const lids = lidsOf(caps, height);
+        const closed = [...triangles, ...lids];
+        for (const corners of closed) for (const [, up] of corners) expect(up).toBeLessThanOrEqual(height + 1e-9);
+        // by the divergence theorem: a sixth of the sum of all triple products
+        const volume = closed.reduce(
+          (sum, [a, b, c]) =>
+            sum +
+            (a[0] * (b[1] * c[2] - b[2] * c[1]) -
+              a[1] * (b[0] * c[2] - b[2] * c[0]) +
+              a[2] * (b[0] * c[1] - b[1] * c[0])) /
+              6,
+          0,
+        );
+        const under = Math.min(h, Math.max(0, height - y));
+        expect(Math.abs(volume)).toBeCloseTo(w * under * d, -1);
+        const inTheCut = height > y && height < y + h;
+        expect(lids.length > 0).toBe(inTheCut);
+        if (inTheCut) expect(Math.abs(ringsArea([...caps]))).toBeCloseTo(w * d, 3);
+      }
+    }),
+    runs(200),
+  );
+});
+
 test('in random houses, from any corner, cut or not: what is drawn is seen and what is left out is hidden, as rays through all triangles say', () => {
   let [points, wrong, hidden] = [0, 0, 0];
   const at = fc.record({

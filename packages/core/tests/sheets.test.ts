@@ -235,3 +235,26 @@ test('on random houses, every set on every paper: nothing leaves the page unsaid
   );
   expect(drawn).toBeGreaterThan(30);
 });
+
+test('how a floor in space is drawn is changed on the sheet; of a plan, and cut where nothing is, it is refused in words', () => {
+  const house = hall();
+  const id = laidOut(house, 'a page a floor')!;
+  const sheet = house.plan.sheets[id]!;
+  const shows = {
+    kind: 'axonometric',
+    floor: 'ground',
+    form: 'isometric',
+    corner: 0,
+    cut: 1200,
+    furnished: true,
+  } as const;
+  const frame = house.do({ kind: 'addFrame', sheet: id, frame: partFor(house.plan, sheet, { shows, look: 'bare' }) })!;
+  house.do({ kind: 'changeFrame', frame, drawn: { form: 'planometric', corner: 3, cut: null } });
+  expect(house.plan.frames[frame]!.shows).toEqual({ ...shows, form: 'planometric', corner: 3, cut: null });
+  const before = house.plan;
+  for (const cut of [0, -100, 20_001, NaN])
+    expect(house.tries({ kind: 'changeFrame', frame, drawn: { cut } })).toMatch(/20 m at most/);
+  const plan = Object.values(before.frames).find(({ shows }) => shows.kind !== 'axonometric')!;
+  expect(house.tries({ kind: 'changeFrame', frame: plan.id, drawn: { corner: 1 } })).toMatch(/not drawn in space/);
+  expect(house.plan).toBe(before);
+});

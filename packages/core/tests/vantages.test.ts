@@ -51,3 +51,30 @@ test('with its floor a vantage goes; plans from before there were any have none'
   const read = readPlan({ ...old, schema: 15 });
   expect(read).toMatchObject({ ok: true, plan: { vantages: {} } });
 });
+
+test('pictures that were taken are kept with the job by their names, and leave again; one that is gone, or has an endless name, is refused in words', () => {
+  const house = new House();
+  const picture = { picture: 'p1', width: 1920, height: 1080 };
+  const [first, second] = ['Hall', 'Hall'].map((name) =>
+    house.do({ kind: 'keepTaken', name, picture, time: '2026-05-04T10:00:00Z' })!,
+  );
+  expect(Object.values(house.plan.taken)).toEqual([
+    { id: first, name: 'Hall', picture: 'p1', width: 1920, height: 1080, time: '2026-05-04T10:00:00Z' },
+    expect.objectContaining({ id: second }),
+  ]);
+  const before = house.plan;
+  const endless = 'x'.repeat(500);
+  expect(house.tries({ kind: 'keepTaken', name: endless, picture, time: '2026-05-04T10:00:00Z' })).toMatch(
+    /characters at most/,
+  );
+  expect(house.tries({ kind: 'removeTaken', taken: 'constructor' })).toBe('That picture is no longer there.');
+  expect(house.plan).toBe(before);
+  house.do({ kind: 'removeTaken', taken: first! });
+  expect(Object.keys(house.plan.taken)).toEqual([second]);
+  // plans from before there were finishes have none, and no pictures
+  const { taken: _, finishes: __, trims: ___, ...old } = before;
+  expect(readPlan({ ...old, schema: 16 })).toMatchObject({
+    ok: true,
+    plan: { taken: {}, finishes: {}, trims: {} },
+  });
+});

@@ -59,7 +59,7 @@ function jointsOf(room: DerivedRoom, look: FinishLook, lettering: number): reado
   });
 }
 
-/** The joints of what is laid in rows, as families of lines: those along it, and those across, each row a half or a third farther on. */
+/** The joints of what is laid in rows, as families of lines: those along it, and those across, each row a half or a third farther on. Lines across are counted backwards. */
 function familiesOf({ stuff, along, across, joint, bond }: FinishLook): Family[] {
   if (stuff === 'paint' || stuff === 'carpet' || stuff === 'picture' || stuff === 'wallpaper') return [];
   const [length, width] = [along + joint, across + joint];
@@ -68,7 +68,7 @@ function familiesOf({ stuff, along, across, joint, bond }: FinishLook): Family[]
     { turn: 0, apart: width },
     shifts === 1
       ? { turn: 90, apart: length }
-      : { turn: 90, apart: length / shifts, dash: [width, (shifts - 1) * width], later: width },
+      : { turn: 90, apart: length / shifts, dash: [width, (shifts - 1) * width], later: -width },
   ];
 }
 

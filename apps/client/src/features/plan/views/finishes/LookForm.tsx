@@ -12,6 +12,11 @@ export function LookForm({ look, change }: { look: FinishLook; change(to: Partia
   const { stuff } = look;
   const units =
     stuff === 'tiles' || stuff === 'boards' || stuff === 'parquet' || stuff === 'stone' || stuff === 'concrete';
+  // a picture is not stretched: with one of its sizes goes the other
+  const sized = (field: 'along' | 'across' | 'joint', mm: number): Partial<FinishLook> =>
+    stuff === 'picture'
+      ? { along: (look.along * mm) / look[field], across: (look.across * mm) / look[field] }
+      : { [field]: mm };
   const length = (label: string, field: 'along' | 'across' | 'joint') => (
     <Written
       style={TYPED}
@@ -21,7 +26,7 @@ export function LookForm({ look, change }: { look: FinishLook; change(to: Partia
       keep={(text) => {
         // only joints can be of no width
         if (field === 'joint' && /^0+([.,]0*)?\s*(mm|cm|m)?$/.test(text.trim())) return change({ joint: 0 });
-        return typed(text, (mm) => change({ [field]: mm }));
+        return typed(text, (mm) => change(sized(field, mm)));
       }}
     />
   );
