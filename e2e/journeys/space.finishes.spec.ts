@@ -91,6 +91,9 @@ test('a picture of one’s own is laid by its true width, tiles are kept for lat
   await inside();
   const now = page.getByTestId('finish-now');
   await byName(page, 'Floor');
+  // what is laid belongs to the option that is shown, till one says otherwise
+  await key(page, 'It is laid only in Plain. Change.').tap();
+  await expect(key(page, 'It is laid in all options. Change.')).toBeVisible();
   const chooser = page.waitForEvent('filechooser');
   await menu(page, 'What it is finished with. Change.', 'A picture of my own');
   const rug = await sharp({ create: { width: 300, height: 150, channels: 3, background: '#884455' } })
@@ -98,6 +101,8 @@ test('a picture of one’s own is laid by its true width, tiles are kept for lat
     .toBuffer();
   await (await chooser).setFiles({ name: 'old rug.png', mimeType: 'image/png', buffer: rug });
   await expect(now).toHaveText('old rug');
+  // on the plan it is the colour it is on the whole
+  await expect(page.getByLabel('Colour', { exact: true })).toHaveValue('#884455');
   await expect(page.getByLabel('True width')).toHaveValue('1.00 m');
   await expect(page.getByLabel('True height')).toHaveValue('0.50 m');
   await page.getByLabel('True width').fill('2.4');
@@ -112,25 +117,34 @@ test('a picture of one’s own is laid by its true width, tiles are kept for lat
   await page.getByTestId('stock').getByRole('button').first().tap();
   const tile = await now.innerText();
   await key(page, 'Sizes, joints and how it is laid').tap();
-  await page.getByLabel('Joint').fill('7 mm');
-  await page.getByLabel('Joint').press('Enter');
+  await page.getByLabel('Joint', { exact: true }).fill('7 mm');
+  await page.getByLabel('Joint', { exact: true }).press('Enter');
   await menu(page, 'More of this finish', 'Keep for later jobs');
   await expect(page.getByText('Kept for later jobs. It is first among the finishes.')).toBeVisible();
   await look(page, 'g2-kept');
 
   // in one option otherwise
-  await page.getByRole('tab', { name: 'Options' }).tap();
-  await key(page, 'Work on Bold').tap();
-  await inside();
+  const workOn = async (option: string, nth: number) => {
+    await page.goto('/job/own-finish/options');
+    await key(page, nth === 1 ? 'The option before' : 'The next option').tap();
+    await key(page, `Work on ${option}`).tap();
+    await inside();
+  };
+  await workOn('Bold', 2);
   await byName(page, 'Walls of the room');
   await expect(now).toHaveText(tile);
   await menu(page, 'What it is finished with. Change.', 'Paint');
   await key(page, /^Moss Step, reflects 2\d of 100/).tap();
   await expect(now).toHaveText(/^Moss Step/);
+  // what is laid in all of them meanwhile lies under it, which is said
+  await key(page, 'It is laid only in Bold. Change.').tap();
+  await page.getByTestId('stock').getByRole('button').nth(3).tap();
+  await expect(
+    page.getByText('Laid in all options. Here Bold has a look of its own, and keeps it.').first(),
+  ).toBeVisible();
+  await page.keyboard.press('Control+z');
   await look(page, 'g3-bold');
-  await page.getByRole('tab', { name: 'Options' }).tap();
-  await key(page, 'Work on Plain').tap();
-  await inside();
+  await workOn('Plain', 1);
   await byName(page, 'Walls of the room');
   await expect(now).toHaveText(tile);
 
@@ -143,7 +157,7 @@ test('a picture of one’s own is laid by its true width, tiles are kept for lat
   await kept.getByRole('button', { name: tile }).tap();
   await expect(now).toHaveText(tile);
   await key(page, 'Sizes, joints and how it is laid').tap();
-  await expect(page.getByLabel('Joint')).toHaveValue(/^(7 mm|0\.007 m|0\.01 m)$/);
+  await expect(page.getByLabel('Joint', { exact: true })).toHaveValue(/^(7 mm|0\.007 m|0\.01 m)$/);
   await look(page, 'g4-next');
 });
 

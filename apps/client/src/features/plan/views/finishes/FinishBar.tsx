@@ -9,11 +9,12 @@ import type { HouseToDraw } from '../../../../workers/raise.worker';
 import { lent } from '../../later/lent';
 import { Bar } from '../bars/Bar';
 import { LookForm } from './LookForm';
+import { meanColour } from './mean-colour';
 import { NowOn, Stock } from './Stock';
 import { LISTED, type Subject, onOf, scopeInWords, scopesOf, subjectInWords } from './subject';
 import { TrimForm } from './TrimForm';
 
-const { PLAIN_LOOK, finishLookOf, ofOption, partsOfSurface } = laterRooms();
+const { PLAIN_LOOK, finishLookOf, finishOf, ofOption, partsOfSurface } = laterRooms();
 const {
   DropMenu,
   FINISH_STUFFS,
@@ -24,6 +25,7 @@ const {
   pictureFrom,
   planActions,
   selectOption,
+  store,
   useAppDispatch,
   useAppSelector,
 } = lent();
@@ -56,9 +58,25 @@ export function FinishBar({
   const look = subject && finishLookOf(subject.surface, { finishes: ofOption(plan.finishes, option) });
   const [stuff, setStuff] = useState<FinishStuff | null>(null);
   const [forming, setForming] = useState(false);
+  const [everywhere, setEverywhere] = useState(false);
+  const into = everywhere ? null : option;
+  const ofThis = (option !== null && plan.options[option]?.name) || 'this option';
   const shown = stuff ?? look?.stuff ?? 'paint';
-  const lay = (to: FinishLook | null): boolean =>
-    on !== null && dispatch(edit({ kind: 'layFinish', on: [on], along: on.what === 'wall', look: to, option })).ok;
+  const lay = (to: FinishLook | null): boolean => {
+    if (!on || !subject) return false;
+    if (!dispatch(edit({ kind: 'layFinish', on: [on], along: on.what === 'wall', look: to, option: into })).ok)
+      return false;
+    const finishes = store.getState().plan.plan?.finishes ?? {};
+    const covers = finishOf(subject.surface, { finishes: ofOption(finishes, option) });
+    if (everywhere && covers && covers.option !== '')
+      dispatch(
+        planActions.said({
+          text: `Laid in all options. Here ${ofThis} has a look of its own, and keeps it.`,
+          tone: 'said',
+        }),
+      );
+    return true;
+  };
   const ownPicture = () =>
     void pickFiles({ accept: 'image/*', several: false }).then(async ([file]) => {
       const picture = file && (await dispatch(pictureFrom(file)));
@@ -73,7 +91,7 @@ export function FinishBar({
           picture: picture.picture,
           along: 1000,
           across: Math.max(1, across),
-          colour: '#FFFFFF',
+          colour: await meanColour(file),
         })
       )
         setForming(true);
@@ -121,7 +139,17 @@ export function FinishBar({
                   ))}
               </View>
             )}
-            {trim && <TrimForm part={trim} room={on.what === 'room' ? on.of : null} />}
+            {option !== null && (
+              <View style={styles.row}>
+                <BarButton
+                  label={everywhere ? 'In all options' : `Only in ${ofThis}`}
+                  says={everywhere ? 'It is laid in all options. Change.' : `It is laid only in ${ofThis}. Change.`}
+                  chosen={everywhere}
+                  onPress={() => setEverywhere(!everywhere)}
+                />
+              </View>
+            )}
+            {trim && <TrimForm part={trim} room={on.what === 'room' ? on.of : null} option={into} />}
             <View style={styles.row}>
               <NowOn look={look} />
               <BarButton

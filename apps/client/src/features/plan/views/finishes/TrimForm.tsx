@@ -6,13 +6,12 @@ import { Bar, TYPED } from '../bars/Bar';
 import { useLengths } from '../use-lengths';
 
 const { USUAL_TRIM, ofOption, trimOf } = laterRooms();
-const { DropMenu, TRIM_PROFILES, Written, capital, edit, selectOption, useAppDispatch, useAppSelector } = lent();
+const { DropMenu, TRIM_PROFILES, Written, capital, edit, useAppDispatch, useAppSelector } = lent();
 
-/** The form of a skirting, a cornice, of window boards: of a room (null: of all). */
-export function TrimForm({ part, room }: { part: TrimPart; room: string | null }) {
+/** The form of a skirting, a cornice, of window boards: of a room (null: of all), in an option (null: in all that say nothing else). */
+export function TrimForm({ part, room, option }: { part: TrimPart; room: string | null; option: string | null }) {
   const dispatch = useAppDispatch();
   const plan = useAppSelector((state) => state.plan.plan)!;
-  const option = useAppSelector(selectOption);
   const { written, typed } = useLengths();
   const own = trimOf(ofOption(plan.trims, option), room ?? '', part);
   const { profile, height, depth } = own ?? {
