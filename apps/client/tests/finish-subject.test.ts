@@ -8,8 +8,8 @@ import { shed } from './workbench';
 
 come(rooms);
 // eslint-disable-next-line @typescript-eslint/no-require-imports -- it looks for the rooms of the core as it is loaded
-const { LISTED, onOf, scopeInWords, scopesOf, subjectInWords } =
-  require('../src/features/plan/views/finishes/subject') as typeof Subjects;
+const subjects = require('../src/features/plan/views/finishes/subject') as typeof Subjects;
+const { LISTED, onOf, scopeInWords, scopesOf, subjectInWords } = subjects;
 
 const raised = (plan: Plan) =>
   ({ floors: raisedHouse(plan), walkable: { floors: [], footings: [] } }) as unknown as HouseToDraw;

@@ -96,6 +96,7 @@ export function FinishBar({
       )
         setForming(true);
     });
+  const scopes = subject ? scopesOf(subject.surface).filter(({ of, what }) => what === 'house' || of !== '-') : [];
   const kind = subject ? partsOfSurface(subject.surface).kind : null;
   const trim = kind === 'skirting' || kind === 'cornice' || kind === 'board' ? kind : null;
   const rooms = house.walkable.floors.flatMap((floor) => floor.rooms);
@@ -125,11 +126,10 @@ export function FinishBar({
       {subject && on && (
         <ScrollView style={styles.scroll}>
           <View style={styles.rows}>
-            {scopesOf(subject.surface).length > 1 && (
-              <View style={styles.row} role="group" aria-label="How much of it">
-                {scopesOf(subject.surface)
-                  .filter(({ of, what }) => what === 'house' || of !== '-')
-                  .map((each) => (
+            {(scopes.length > 1 || option !== null) && (
+              <View style={styles.row} role="group" aria-label="How much of it, and in which option">
+                {scopes.length > 1 &&
+                  scopes.map((each) => (
                     <BarButton
                       key={each.what}
                       label={scopeInWords(each)}
@@ -137,16 +137,14 @@ export function FinishBar({
                       onPress={() => choose({ ...subject, scope: each.what })}
                     />
                   ))}
-              </View>
-            )}
-            {option !== null && (
-              <View style={styles.row}>
-                <BarButton
-                  label={everywhere ? 'In all options' : `Only in ${ofThis}`}
-                  says={everywhere ? 'It is laid in all options. Change.' : `It is laid only in ${ofThis}. Change.`}
-                  chosen={everywhere}
-                  onPress={() => setEverywhere(!everywhere)}
-                />
+                {option !== null && (
+                  <BarButton
+                    label={everywhere ? 'In all options' : `Only in ${ofThis}`}
+                    says={everywhere ? 'It is laid in all options. Change.' : `It is laid only in ${ofThis}. Change.`}
+                    chosen={everywhere}
+                    onPress={() => setEverywhere(!everywhere)}
+                  />
+                )}
               </View>
             )}
             {trim && <TrimForm part={trim} room={on.what === 'room' ? on.of : null} option={into} />}
