@@ -143,6 +143,11 @@ test('a picture of one’s own is laid by its true width, tiles are kept for lat
     page.getByText('Laid in all options. Here Bold has a look of its own, and keeps it.').first(),
   ).toBeVisible();
   await page.keyboard.press('Control+z');
+  await menu(page, 'More of this finish', 'Take off');
+  await expect(
+    page.getByText('Taken off in all options. Here Bold has a look of its own, and keeps it.').first(),
+  ).toBeVisible();
+  await page.keyboard.press('Control+z');
   await look(page, 'g3-bold');
   await workOn('Plain', 1);
   await byName(page, 'Walls of the room');

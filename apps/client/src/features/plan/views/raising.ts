@@ -36,8 +36,11 @@ function started(): Running {
     stop = () => reject(new Error('The house is not raised any more.'));
   });
   gone.catch(() => {});
+  const remote = import('comlink').then(({ wrap }) => wrap<Raising>(worker));
+  // the next that asks begins anew
   worker.addEventListener('error', stopRaising);
-  return { worker, remote: import('comlink').then(({ wrap }) => wrap<Raising>(worker)), gone, stop };
+  remote.catch(stopRaising);
+  return { worker, remote, gone, stop };
 }
 
 function stopRaising(): void {

@@ -71,7 +71,7 @@ export function FinishBar({
     if (everywhere && covers && covers.option !== '')
       dispatch(
         planActions.said({
-          text: `Laid in all options. Here ${ofThis} has a look of its own, and keeps it.`,
+          text: `${to ? 'Laid' : 'Taken off'} in all options. Here ${ofThis} has a look of its own, and keeps it.`,
           tone: 'said',
         }),
       );
@@ -91,7 +91,7 @@ export function FinishBar({
           picture: picture.picture,
           along: 1000,
           across: Math.max(1, across),
-          colour: await meanColour(file),
+          colour: await meanColour(file).catch(() => '#FFFFFF'),
         })
       )
         setForming(true);
