@@ -1,3 +1,4 @@
+const { availableParallelism } = require('node:os');
 const { dirname, join } = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
 const cutToSize = require('./scripts/cut-to-size.cjs');
@@ -47,5 +48,11 @@ config.resolver.resolveRequest = (context, name, platform) => {
   const other = found.type === 'sourceFile' && standIn(context.originModulePath, found.filePath);
   return other ? { type: 'sourceFile', filePath: other } : found;
 };
+
+config.transformer.minifierPath = require.resolve('./scripts/minify.cjs');
+// gives what modules are handed short names by going through all of the code once more; minify.cjs does it by the way
+config.transformer.unstable_disableNormalizePseudoGlobals = true;
+// the usual one fewer leaves half of a small machine idle
+config.maxWorkers = availableParallelism();
 
 module.exports = config;

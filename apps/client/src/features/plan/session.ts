@@ -6,6 +6,7 @@ import { inWords } from '../../ui/in-words';
 import { Broken, Offline, Refused } from '../../sync/http';
 import { device, onTopOf, saveOnDevice, setAside } from '../../sync/device';
 import { KEPT_APART, SyncEngine, overruledInWords } from '../../sync/engine';
+import { type Unwritten, leaveUnwritten, takeUpUnwritten, writtenAfterAll } from '../../sync/unwritten';
 import { takeTool } from './commands';
 import { keptEntryUnit } from './entry-unit';
 import { keptLeft } from './hand';
@@ -35,6 +36,8 @@ export const openJob =
     dispatch(planActions.opening(id));
     dispatch(underlayActions.reset());
     try {
+      // what was done in it a moment ago
+      await writing;
       if (!(await device.jobs.get(id))) await syncEngine().fetch(id);
       const job = await device.jobs.get(id);
       if (getState().plan.jobId !== id) return;
@@ -92,8 +95,16 @@ export const closeJob = () => (dispatch: AppDispatch, getState: () => RootState)
   dispatch(planActions.closed());
 };
 
-/** Writes go one after the other. */
-let writing: Promise<void> = Promise.resolve();
+/** Edits on their way to the device. */
+const unwritten = new Set<Unwritten>();
+
+/** Writes go one after the other, the first of them what another page left unwritten. */
+let writing: Promise<void> = takeUpUnwritten().then(
+  (ids) => ids.forEach((id) => syncEngine().wrote(id)),
+  sayNotSaved,
+);
+
+globalThis.addEventListener?.('pagehide', () => unwritten.forEach(leaveUnwritten));
 
 /** Every edit is on the device at once: whenever the open plan changed, it is written. */
 export function saveEveryEdit(): () => void {
@@ -102,7 +113,16 @@ export function saveEveryEdit(): () => void {
     const { plan, jobId, known } = store.getState().plan;
     if (plan === last) return;
     last = plan;
-    if (plan && jobId && plan !== known) writing = writing.then(() => save(jobId)).catch(sayNotSaved);
+    if (!plan || !known || !jobId || plan === known) return;
+    const made = { id: jobId, known, plan };
+    unwritten.add(made);
+    writing = writing
+      .then(() => save(made))
+      .catch(sayNotSaved)
+      .finally(() => {
+        unwritten.delete(made);
+        if (unwritten.size === 0) writtenAfterAll(jobId);
+      });
   });
 }
 
@@ -117,9 +137,11 @@ export function keepEveryWalk(): () => void {
   });
 }
 
-async function save(id: string): Promise<void> {
-  const { plan, known, jobId } = store.getState().plan;
-  if (jobId !== id || !plan || !known || plan === known) return;
+/** Writes what the open job is by now; of a job that was left meanwhile, what was made there. */
+async function save({ id, ...made }: Unwritten): Promise<void> {
+  const open = store.getState().plan;
+  const { plan, known } = open.jobId === id && open.plan && open.known ? { plan: open.plan, known: open.known } : made;
+  if (plan === known) return;
   const job = await saveOnDevice(id, known, plan);
   const now = store.getState().plan;
   if (now.jobId === id && now.plan) {
