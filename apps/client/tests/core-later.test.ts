@@ -5,7 +5,6 @@ import ts from 'typescript';
 import * as toCome from '../src/core-later/to-come';
 
 const core = join(__dirname, '../../../packages/core/src/');
-// eslint-disable-next-line @typescript-eslint/no-require-imports -- the bundler reads it as it is
 const { ROOMS } = require('../src/core-later/rooms.cjs') as { ROOMS: readonly string[] };
 
 /** What the files of a folder import as values, with the file. */

@@ -7,7 +7,6 @@ import type { HouseToDraw } from '../src/workers/raise.worker';
 import { shed } from './workbench';
 
 come(rooms);
-// eslint-disable-next-line @typescript-eslint/no-require-imports -- it looks for the rooms of the core as it is loaded
 const subjects = require('../src/features/plan/views/finishes/subject') as typeof Subjects;
 const { LISTED, onOf, scopeInWords, scopesOf, subjectInWords } = subjects;
 

@@ -14,7 +14,6 @@ jest.mock('../src/features/plan/later/lent', () => ({
 }));
 const mockIsTap = isTap;
 come(rooms);
-// eslint-disable-next-line @typescript-eslint/no-require-imports -- it looks for the rooms of the core as it is loaded
 const { notesTool } = require('../src/features/plan/notes/notes-tool') as { notesTool: typeof NotesTool };
 
 type Form = ToolChoices['note']['form'];

@@ -21,10 +21,8 @@ const mockIsTap = isTap;
 const mockSeeds = { given: 0 };
 come(rooms);
 // what looks for rooms of the core as it is loaded
-/* eslint-disable @typescript-eslint/no-require-imports */
 const { piecesTool } = require('../src/features/plan/pieces/pieces-tool') as typeof PiecesTool;
 const { pieceMeant } = require('../src/features/plan/pieces/holding') as typeof Holding;
-/* eslint-enable @typescript-eslint/no-require-imports */
 
 /** A shed of 4 × 3 m, inside faces at 0 and 4,000, 0 and 3,000, with the tool of pieces in hand. */
 function hand(plan: Plan = shed()) {

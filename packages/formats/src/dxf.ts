@@ -42,25 +42,21 @@ const LAYERS = {
 type Layer = keyof typeof LAYERS;
 
 /** By the first word of a role, as a role has no layer of its own. */
-const OF_ROLE: Readonly<Record<string, Layer>> = {
-  ...{ wall: 'WALLS', chalk: 'WALLS', floor: 'ROOMS', solid: 'FIXED', stair: 'STAIRS', void: 'STAIRS', level: 'NAMES' },
-  ...{
-    opening: 'OPENINGS',
-    door: 'OPENINGS',
-    window: 'OPENINGS',
-    room: 'NAMES',
-    dimension: 'DIMENSIONS',
-    open: 'CHECKS',
-  },
-  ...{ ceiling: 'CEILINGS', break: 'CEILINGS', note: 'NOTES', hatch: 'HATCHES', piece: 'PIECES' },
-};
+const OF_ROLE: ReadonlyMap<string, Layer> = new Map(
+  Object.entries({
+    ...{ wall: 'WALLS', chalk: 'WALLS', floor: 'ROOMS', solid: 'FIXED', stair: 'STAIRS', void: 'STAIRS' },
+    ...{ opening: 'OPENINGS', door: 'OPENINGS', window: 'OPENINGS', room: 'NAMES', level: 'NAMES' },
+    ...{ dimension: 'DIMENSIONS', open: 'CHECKS', ceiling: 'CEILINGS', break: 'CEILINGS' },
+    ...{ note: 'NOTES', hatch: 'HATCHES', piece: 'PIECES' },
+  } as const),
+);
 const layerOf = (role: Role, key: string): Layer =>
   // dimension lines that were put on the plan are on the layer of lengths
   key.startsWith('dimension-line ')
     ? 'DIMENSIONS'
     : role === 'dimension.check'
       ? 'CHECKS'
-      : (new Map(Object.entries(OF_ROLE)).get(role.split('.')[0]!) ?? 'NAMES');
+      : (OF_ROLE.get(role.split('.')[0]!) ?? 'NAMES');
 
 /** Height of body lettering, mm of the house: 2.5 mm at 1:50. */
 const LETTERING = 125;

@@ -29,7 +29,7 @@ export class Refusal extends Error {
 type OnFloors = { [C in CollectionName]: Entities[C] extends { readonly floor: Id } ? C : never }[CollectionName];
 
 /* Every collection of a plan is there to be read under its name, as it is now; the class defines them below. */
-// eslint-disable-next-line @typescript-eslint/no-unsafe-declaration-merging, @typescript-eslint/no-empty-object-type
+// oxlint-disable-next-line typescript/no-unsafe-declaration-merging, typescript/no-empty-object-type
 export interface Draft extends Collections {}
 
 /**
@@ -37,7 +37,6 @@ export interface Draft extends Collections {}
  * mutated, so what an edit did not touch keeps its identity. New ids come from the edit's seed: the same edit gives
  * the same plan.
  */
-// eslint-disable-next-line @typescript-eslint/no-unsafe-declaration-merging
 export class Draft {
   job: Plan['job'];
   /** What the person should be told about the edit, in plain sentences. */

@@ -1,5 +1,5 @@
 // whoever compiles this file needs the types of polylabel, which brings none
-// eslint-disable-next-line @typescript-eslint/triple-slash-reference
+// oxlint-disable-next-line typescript/triple-slash-reference
 /// <reference path="./polylabel.d.ts" />
 import polylabel from 'polylabel';
 import {

@@ -28,10 +28,16 @@ export const SCALES: Readonly<Record<Units, readonly number[]>> = {
   imperial: [24, 48, 96, 192, 384],
 };
 
-const TO_THE_FOOT: Readonly<Record<string, string>> = { 24: '½″', 48: '¼″', 96: '⅛″', 192: '1/16″', 384: '1/32″' };
+const TO_THE_FOOT: ReadonlyMap<number, string> = new Map([
+  [24, '½″'],
+  [48, '¼″'],
+  [96, '⅛″'],
+  [192, '1/16″'],
+  [384, '1/32″'],
+]);
 
 /** “1:50”; in feet and inches “¼″ = 1′”. */
 export function scaleInWords(scale: number, units: Units): string {
-  const inches = units === 'imperial' && Object.hasOwn(TO_THE_FOOT, scale) ? TO_THE_FOOT[scale] : undefined;
+  const inches = units === 'imperial' ? TO_THE_FOOT.get(scale) : undefined;
   return inches ? `${inches} = 1′` : `1:${Math.round(scale * 100) / 100}`;
 }

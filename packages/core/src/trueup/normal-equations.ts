@@ -1,5 +1,5 @@
 // whoever compiles this file needs the types of the two libraries, which bring none
-// eslint-disable-next-line @typescript-eslint/triple-slash-reference
+// oxlint-disable-next-line typescript/triple-slash-reference
 /// <reference path="./libraries.d.ts" />
 import { prepare } from 'cholesky-solve';
 import cuthillMckee from 'cuthill-mckee';

@@ -99,10 +99,7 @@ export const closeJob = () => (dispatch: AppDispatch, getState: () => RootState)
 const unwritten = new Set<Unwritten>();
 
 /** Writes go one after the other, the first of them what another page left unwritten. */
-let writing: Promise<void> = takeUpUnwritten().then(
-  (ids) => ids.forEach((id) => syncEngine().wrote(id)),
-  sayNotSaved,
-);
+let writing: Promise<void> = takeUpUnwritten().then((ids) => ids.forEach((id) => syncEngine().wrote(id)), sayNotSaved);
 
 globalThis.addEventListener?.('pagehide', () => unwritten.forEach(leaveUnwritten));
 

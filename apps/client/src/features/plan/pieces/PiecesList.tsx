@@ -165,8 +165,8 @@ function Space({
   units: 'metric' | 'imperial';
 }) {
   const colours = useColours();
-  const { TURNING_CIRCLE, roomSpace } = laterRooms();
-  const { free, share, rectangle, circle } = useMemo(() => roomSpace(room, all), [room, all, roomSpace]);
+  const { TURNING_CIRCLE } = laterRooms();
+  const { free, share, rectangle, circle } = useMemo(() => laterRooms().roomSpace(room, all), [room, all]);
   const long = (mm: number) => formatLength(mm, units);
   const across = circle ? 2 * circle.radius : 0;
   const says = [

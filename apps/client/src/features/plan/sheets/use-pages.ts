@@ -47,7 +47,7 @@ function useMade<T>(id: Id, make: (plan: Plan, brought: Brought) => Promise<T>):
     return () => {
       wanted = false;
     };
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- what is made depends on the plan and the sheet alone
+    // oxlint-disable-next-line react-hooks/exhaustive-deps -- what is made depends on the plan and the sheet alone
   }, [plan, id]);
   return made;
 }

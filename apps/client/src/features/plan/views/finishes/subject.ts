@@ -20,41 +20,32 @@ export function onOf({ surface, scope }: Subject): FinishOn | null {
   return all.find(({ what }) => what === scope) ?? all[0] ?? null;
 }
 
-const PARTS: Readonly<Record<string, string>> = {
-  ...{
-    face: 'Wall',
-    floor: 'Floor',
-    ceiling: 'Ceiling',
-    skirting: 'Skirting',
-    cornice: 'Cornice',
-    outside: 'Outer wall',
-  },
-  ...{ roof: 'Roof', frame: 'Frame', leaf: 'Leaf', board: 'Window board', reveal: 'Reveal', threshold: 'Threshold' },
-  ...{ column: 'Column', stairs: 'Stairs', piece: 'Piece' },
-};
-const MANY: Readonly<Record<string, string>> = {
-  ...{
-    face: 'All walls',
-    floor: 'All floors',
-    ceiling: 'All ceilings',
-    skirting: 'All skirtings',
-    cornice: 'All cornices',
-  },
-  ...{
-    outside: 'All outer walls',
-    roof: 'The roof',
-    frame: 'All frames',
-    leaf: 'All leaves',
-    board: 'All window boards',
-  },
-  ...{ reveal: 'All reveals', threshold: 'All thresholds', column: 'All columns', stairs: 'All stairs' },
-};
+/** What a surface is called, and all of its kind. */
+const NAMES = new Map<string, { readonly one: string; readonly all?: string }>([
+  ['face', { one: 'Wall', all: 'All walls' }],
+  ['floor', { one: 'Floor', all: 'All floors' }],
+  ['ceiling', { one: 'Ceiling', all: 'All ceilings' }],
+  ['skirting', { one: 'Skirting', all: 'All skirtings' }],
+  ['cornice', { one: 'Cornice', all: 'All cornices' }],
+  ['outside', { one: 'Outer wall', all: 'All outer walls' }],
+  ['roof', { one: 'Roof', all: 'The roof' }],
+  ['frame', { one: 'Frame', all: 'All frames' }],
+  ['leaf', { one: 'Leaf', all: 'All leaves' }],
+  ['board', { one: 'Window board', all: 'All window boards' }],
+  ['reveal', { one: 'Reveal', all: 'All reveals' }],
+  ['threshold', { one: 'Threshold', all: 'All thresholds' }],
+  ['column', { one: 'Column', all: 'All columns' }],
+  ['stairs', { one: 'Stairs', all: 'All stairs' }],
+  ['piece', { one: 'Piece' }],
+]);
+const oneOf = (kind: string): string => NAMES.get(kind)?.one ?? 'Surface';
+const allOf = (kind: string): string => NAMES.get(kind)?.all ?? 'The house';
 
 /** What a chip says that chooses how much is finished. */
 export function scopeInWords({ what, part }: FinishOn): string {
   switch (what) {
     case 'house':
-      return MANY[part] ?? 'The house';
+      return allOf(part);
     case 'room':
       return part === 'face' ? 'Walls of the room' : 'The room';
     case 'wall':
@@ -72,16 +63,16 @@ export function scopeInWords({ what, part }: FinishOn): string {
 export function subjectInWords(subject: Subject, plan: Plan, house: HouseToDraw): string {
   const on = onOf(subject);
   const { kind, of } = partsOfSurface(subject.surface);
-  if (on?.what === 'house') return MANY[kind] ?? 'The house';
+  if (on?.what === 'house') return allOf(kind);
   const room = plan.rooms[of[0] ?? ''];
   const where = room ? `, ${room.name || 'unnamed room'}` : '';
   if (kind === 'face' && on?.what === 'room') return `Walls${where}`;
-  if (room) return `${PARTS[kind] ?? 'Surface'}${where}`;
+  if (room) return `${oneOf(kind)}${where}`;
   const thing = house.floors.flatMap(({ things }) => things).find(({ key }) => key.endsWith(` ${of[0]}`));
   const name = thing?.name ?? '';
   if (kind === 'piece') return name || 'Piece';
   // walls have no names of their own
-  return name && kind !== 'outside' ? `${PARTS[kind] ?? 'Surface'} of ${name}` : (PARTS[kind] ?? 'Surface');
+  return name && kind !== 'outside' ? `${oneOf(kind)} of ${name}` : oneOf(kind);
 }
 
 /** What can be chosen without a finger on it, of a room and of the house. */

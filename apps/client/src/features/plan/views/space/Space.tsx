@@ -159,7 +159,7 @@ function Around({ house, shown, gait }: Pick<Props, 'house' | 'shown' | 'gait'>)
     made.update();
     invalidate();
     // the way one looks stays while the house is changed
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react-hooks/exhaustive-deps
   }, [camera, invalidate, floor, room, apart, rooms, size.width, size.height]);
   useFrame((_, delta) => {
     const made = controls.current;
