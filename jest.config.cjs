@@ -1,23 +1,20 @@
 /** Compiles TypeScript and the ES modules of packages alike; decorators as the server's entities need them. */
-const swc = [
-  require.resolve('./scripts/in-node.cjs'),
-  {
-    jsc: {
-      target: 'es2022',
-      parser: { syntax: 'typescript', decorators: true, tsx: false },
-      transform: { legacyDecorator: true, decoratorMetadata: false },
-    },
-    module: { type: 'commonjs' },
+const SWC = {
+  jsc: {
+    target: 'es2022',
+    parser: { syntax: 'typescript', decorators: true, tsx: false },
+    transform: { legacyDecorator: true, decoratorMetadata: false },
   },
-];
+  module: { type: 'commonjs' },
+};
 const esm =
   'clipper2-ts|earcut|suncalc|@gltf-transform|property-graph|fast-png|iobuffer|gl-matrix|flatbush|flatqueue|polylabel|tinyqueue|robust-predicates|ml-[\\w-]+|is-any-array|papaparse|@asteasolutions|openapi3-ts|p-limit|yocto-queue|@seriousme|jsts';
-const inNode = (name, root) => ({
+const inNode = (name, root, how = 'in-one-piece') => ({
   displayName: name,
   rootDir: root,
   testEnvironment: 'node',
   testMatch: ['<rootDir>/tests/**/*.test.ts'],
-  transform: { '\\.(ts|js|mjs)$': swc },
+  transform: { '\\.(ts|js|mjs)$': [require.resolve(`./scripts/${how}.cjs`), SWC] },
   transformIgnorePatterns: [`node_modules/(?!(${esm})/)`],
 });
 
@@ -30,7 +27,7 @@ module.exports = {
     inNode('core', 'packages/core'),
     inNode('formats', 'packages/formats'),
     inNode('contract', 'packages/contract'),
-    inNode('server', 'apps/server'),
+    inNode('server', 'apps/server', 'in-node'),
     '<rootDir>/apps/client',
   ],
 };

@@ -6,8 +6,8 @@ const { createHash } = require('node:crypto');
 const { readFileSync } = require('node:fs');
 const { createTransformer } = require('@swc/jest');
 
-const GLOBALS = ['Array', 'Infinity', 'JSON', 'Map', 'Math', 'NaN', 'Number', 'Object', 'Set', 'String', 'WeakMap'];
-const HEAD = `var ${GLOBALS.map((name) => `${name}=globalThis.${name}`).join(',')};`;
+const NAMES = ['Array', 'Infinity', 'JSON', 'Map', 'Math', 'NaN', 'Number', 'Object', 'Set', 'String', 'WeakMap'];
+const GLOBALS = `var ${NAMES.map((name) => `${name}=globalThis.${name}`).join(',')};`;
 
 const OWN = createHash('sha1')
   .update(readFileSync(require.resolve('./in-node.cjs')))
@@ -15,6 +15,7 @@ const OWN = createHash('sha1')
   .slice(0, 8);
 
 module.exports = {
+  GLOBALS,
   createTransformer(options) {
     const swc = createTransformer(options);
     return {
@@ -24,7 +25,7 @@ module.exports = {
       process(...args) {
         const made = swc.process(...args);
         // in a block, where a module may have a Map or a Set of its own
-        return { ...made, code: `${made.code.replace(/^("use strict";\n?)?/, (strict) => `${strict}${HEAD}{`)}\n}` };
+        return { ...made, code: `${made.code.replace(/^("use strict";\n?)?/, (strict) => `${strict}${GLOBALS}{`)}\n}` };
       },
     };
   },

@@ -82,16 +82,23 @@ test('whatever is laid on what, in whatever option: afterwards all that is cover
         if (!result.ok) throw new Error(result.reason);
         plan = result.plan;
         expect(problemsOf(plan)).toEqual([]);
+        const otherwise: string[] = [];
         for (const each of options) {
           const after = seen(each);
           for (const [surface, covers] of all) {
             const covered = covers.includes(named(on));
             const was = before.get(each)!.get(surface);
-            if (!covered || (option !== null && each !== option))
-              expect([surface, after.get(surface)]).toEqual([surface, was]);
-            else if (each === option && look) expect([surface, after.get(surface)]).toEqual([surface, look.colour]);
+            const wanted =
+              !covered || (option !== null && each !== option)
+                ? was
+                : each === option && look
+                  ? look.colour
+                  : undefined;
+            const is = after.get(surface);
+            if (wanted !== undefined && is !== wanted) otherwise.push(`${surface} in ${each}: ${is}, not ${wanted}`);
           }
         }
+        expect(otherwise).toEqual([]);
       });
     }),
     { seed: SEED, numRuns: 80 },

@@ -53,11 +53,10 @@ function levelOf({ positions: p, triangles, surfaces }: Mesh, kind: string): num
 
 /** Closed, and looking outwards, thing by thing. */
 function expectSound(floor: RaisedFloor): void {
-  for (const { key, mesh } of floor.things) {
-    expect([key, openEdges(mesh)]).toEqual([key, 0]);
-    expect(volumeOf(mesh)).toBeGreaterThan(0);
-    expect(mesh.positions.every(Number.isFinite)).toBe(true);
-  }
+  const unsound = floor.things.filter(
+    ({ mesh }) => openEdges(mesh) !== 0 || !(volumeOf(mesh) > 0) || !mesh.positions.every(Number.isFinite),
+  );
+  expect(unsound.map(({ key }) => key)).toEqual([]);
 }
 
 function anyPlan(gestures: readonly (typeof gesture extends fc.Arbitrary<infer T> ? T : never)[]): Plan {
