@@ -36,6 +36,13 @@ ensure_dependencies() {
   fi
 }
 
+# Both at once, as either waits for the network: ensure_all COMMAND:PACKAGE ...
+ensure_all() {
+  ensure_packages "$@" & local packages=$!
+  ensure_dependencies
+  wait "$packages" || exit 1
+}
+
 # Exports the client, when something it is made of changed since the last time.
 ensure_client() {
   mkdir -p .state
