@@ -3,6 +3,7 @@ import { type Plan, newPlan, readPatch } from '@velvet-tape/core';
 import type { DeviceJob } from '../src/sync/database';
 import { device, newOnDevice, saveOnDevice } from '../src/sync/device';
 import { SyncEngine } from '../src/sync/engine';
+import { Offline } from '../src/sync/http';
 import { LATEST_UNREACHED, backOff } from '../src/sync/back-off';
 import { lookAt, sendJob } from '../src/sync/send-job';
 import { box, named } from './plans';
@@ -14,8 +15,16 @@ class Server {
   readonly refuses = new Set<string>();
   readonly fails = new Set<string>();
   reachable = true;
+  /** It does what it is asked, and its answers get lost. */
+  heard = true;
 
   fetch = async (url: string, init: RequestInit = {}): Promise<Response> => {
+    const answer = await this.asks(url, init);
+    if (!this.heard) throw new TypeError('no network');
+    return answer;
+  };
+
+  private asks = async (url: string, init: RequestInit): Promise<Response> => {
     if (!this.reachable) throw new TypeError('no network');
     const { pathname, searchParams } = new URL(url, 'http://server');
     const [, , kind, id = '', what] = pathname.split('/');
@@ -109,6 +118,46 @@ test('what others saved meanwhile is taken in and mine goes on top', async () =>
   await sendJob(id);
   expect(server.plan(id)).toMatchObject({ job: { name: 'Mine' } });
   expect(rooms(server.plan(id))).toBe(2);
+});
+
+test.each([
+  ['a name', (plan: Plan) => named(plan, 'Byre')],
+  ['a room', (plan: Plan) => box(plan, 5000, 'more')],
+  ['all there was', (plan: Plan) => ({ ...newPlan({ name: 'Barn' }), job: plan.job })],
+])('%s was changed and the answer lost: taken back meanwhile it stays taken back', async (_, how) => {
+  const id = await saved();
+  const before = (await job(id)).plan;
+  await change(id, how);
+  server.heard = false;
+  await expect(sendJob(id)).rejects.toThrow(Offline);
+  server.heard = true;
+  expect(server.plan(id)).not.toEqual(before);
+  await change(id, () => before);
+  await sendJob(id);
+  expect((await job(id)).plan).toEqual(before);
+  expect(server.plan(id)).toEqual(before);
+  expect(await job(id)).toMatchObject({ waiting: 0 });
+  expect((await job(id)).onItsWay).toBeUndefined();
+});
+
+test('where the answer was lost, what others did since is taken in, and what was done here since goes on top', async () => {
+  const id = await saved();
+  await change(id, (plan) => named(plan, 'Byre'));
+  server.heard = false;
+  await expect(sendJob(id)).rejects.toThrow(Offline);
+  server.heard = true;
+  server.put(id, box(server.plan(id), 5000, 'theirs'));
+  await change(id, (plan) => named(plan, 'Barn'));
+  await sendJob(id);
+  expect(server.plan(id).job.name).toBe('Barn');
+  expect(rooms(server.plan(id))).toBe(2);
+  // where it never arrived it is simply sent
+  await change(id, (plan) => named(plan, 'Mill'));
+  server.reachable = false;
+  await expect(sendJob(id)).rejects.toThrow(Offline);
+  server.reachable = true;
+  await sendJob(id);
+  expect(server.plan(id).job.name).toBe('Mill');
 });
 
 test('a server put back to an older state of the same job gets the newer one again, in a few requests', async () => {

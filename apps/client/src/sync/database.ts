@@ -1,6 +1,6 @@
 import type { KeptType } from '@velvet-tape/contract';
 import type { JobSummary, Thumbnail } from '@velvet-tape/contract/list';
-import type { OwnWork, Plan } from '@velvet-tape/core';
+import type { OwnWork, Plan, PlanChange } from '@velvet-tape/core';
 import { Dexie, type EntityTable } from 'dexie';
 
 /** A job as this device keeps it. */
@@ -19,6 +19,8 @@ export interface DeviceJob {
   /** There is something the server has not got yet: 1 or 0, as IndexedDB indexes no booleans. */
   readonly waiting: 0 | 1;
   readonly touched: string;
+  /** What of `base` was sent to be changed, while nobody knows whether it arrived. */
+  readonly onItsWay?: PlanChange | undefined;
   /** What was done on this device and still holds. */
   readonly own?: OwnWork;
   /** What the list shows of the plan. */

@@ -3,6 +3,7 @@ import {
   LONGEST_NAME,
   type Merge,
   type Plan,
+  type PlanChange,
   SCHEMA_VERSION,
   changeBetween,
   isNothing,
@@ -13,6 +14,7 @@ import {
   readPlan,
   repairPlan,
   shortened,
+  withWhatTheyTook,
 } from '@velvet-tape/core';
 import { thumbnail } from '@velvet-tape/formats';
 import { randomSeed } from '../store/seed';
@@ -104,13 +106,17 @@ const further = (job: Pick<DeviceJob, 'line'>, mark: string) => ({
   line: [mark, ...job.line.filter((each) => each !== mark)].slice(0, LONGEST_LINE),
 });
 
+/** A change goes to the server: till it is known to be there it is remembered, for its answer may be lost. */
+export const markOnItsWay = (id: string, onItsWay: PlanChange | undefined): Promise<number> =>
+  device.jobs.update(id, { onItsWay });
+
 /** The server took `sent` as it was; what was done meanwhile goes on waiting. */
 export async function markSent(id: string, sent: DeviceJob, { version, mark }: Version): Promise<void> {
   await device.transaction('rw', device.jobs, async () => {
     const job = await device.jobs.get(id);
     if (!job) return;
     const waiting = job.revision === sent.revision ? 0 : 1;
-    await device.jobs.put({ ...job, ...further(job, mark), base: sent.plan, version, waiting });
+    await device.jobs.put({ ...job, ...further(job, mark), base: sent.plan, version, waiting, onItsWay: undefined });
   });
 }
 
@@ -148,7 +154,8 @@ export async function takeIn(
       return { ...AS_IT_WAS, changed: true };
     }
     if (job.version >= version && !older) return AS_IT_WAS;
-    const base = sent ?? job.base ?? plan;
+    const known = job.base && (job.onItsWay ? withWhatTheyTook(job.base, job.onItsWay, plan) : job.base);
+    const base = sent ?? known ?? plan;
     const result = job.waiting ? await broughtTogether(base, job.plan, plan) : { plan, setAside: false, overruled: [] };
     const change = changeBetween(job.plan, result.plan);
     const changed = !isNothing(change);
@@ -160,6 +167,7 @@ export async function takeIn(
         plan: result.plan,
         own: left,
         base: plan,
+        onItsWay: undefined,
         version,
         revision: changed ? job.revision + 1 : job.revision,
         waiting: same(result.plan, plan) ? 0 : 1,
@@ -177,6 +185,6 @@ export async function saveAnew(id: string, on: Version | null, base: Plan | null
     const job = await device.jobs.get(id);
     if (!job) return;
     const { version, mark } = on ?? { version: 0, mark: null };
-    await device.jobs.put({ ...job, version, mark, base, waiting: 1, revision: job.revision + 1 });
+    await device.jobs.put({ ...job, version, mark, base, onItsWay: undefined, waiting: 1, revision: job.revision + 1 });
   });
 }

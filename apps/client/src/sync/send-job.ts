@@ -1,7 +1,7 @@
 import { changeBetween, isNothing, patchOf, picturesIn } from '@velvet-tape/core';
 import { fetchPlan, fetchVersion, sendChange, sendPlan } from './api';
 import type { DeviceJob } from './database';
-import { device, markSent, saveAnew, setAside, takeIn } from './device';
+import { device, markOnItsWay, markSent, saveAnew, setAside, takeIn } from './device';
 import { Refused } from './http';
 import { sendPictures } from './pictures';
 
@@ -34,8 +34,12 @@ export async function sendJob(id: string): Promise<Sent> {
     // a plan never comes to the server before the pictures under it
     const picture = await sendPictures(picturesIn(job.plan));
     sent = { ...sent, picture };
+    // what was sent before, and no answer came: it is looked whether it arrived
+    if (job.onItsWay && (await fetchVersion(id)).version > job.version) sent = and(sent, await takeNewer(id));
+    const now = job.onItsWay ? await device.jobs.get(id) : job;
+    if (!now?.waiting) return sent;
     try {
-      return and(sent, await sendOnce(job));
+      return and(sent, await sendOnce(now));
     } catch (error) {
       if (!(error instanceof Refused)) throw error;
       if (error.code === 'stale' || error.code === 'apart') sent = and(sent, await takeNewer(id));
@@ -58,6 +62,7 @@ async function sendOnce(job: DeviceJob): Promise<Sent> {
     await markSent(id, job, { version, mark });
     return NOTHING;
   }
+  await markOnItsWay(id, change);
   const written = await sendChange(id, { version, mark }, patchOf(change)).catch((error: unknown) => {
     if (error instanceof Refused && error.code === 'whole') return sendPlan(id, { version, mark }, plan);
     throw error;

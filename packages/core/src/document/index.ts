@@ -1,6 +1,7 @@
 export { changeInWords } from './change-in-words';
 export * from './merge';
 export * from './own-work';
+export * from './taken';
 export * from './patch';
 export { shortened, unkeepable } from './plain-data';
 export * from './planar';
