@@ -16,6 +16,16 @@ const WORK: readonly ((plan: Plan, n: number) => Plan)[] = [
     ...plan,
     rooms: Object.fromEntries(Object.entries(plan.rooms).map(([id, room]) => [id, { ...room, name: `Room ${n}` }])),
   }),
+  // a field that is there or not, as those are that came with later versions
+  (plan, n) => ({
+    ...plan,
+    rooms: Object.fromEntries(
+      Object.entries(plan.rooms as Record<string, { note?: string }>).map(([id, { note: _, ...room }]) => [
+        id,
+        n > 1 ? { ...room, note: `${n}` } : room,
+      ]),
+    ) as unknown as Plan['rooms'],
+  }),
 ];
 const work = fc.array(fc.record({ what: fc.nat(WORK.length - 1), n: fc.integer({ min: 1, max: 3 }) }), {
   maxLength: 4,
@@ -27,7 +37,10 @@ const merged = (base: Plan, mine: Plan, theirs: Plan) => mergePlans(base, mine, 
 test('whatever was sent: arrived and taken back it is gone, whatever others did since; not arrived nothing is thought to be there', () => {
   fc.assert(
     fc.property(work, work, (sent, others) => {
-      const base = done(newPlan({ name: 'Barn' }), [{ what: 2, n: 0 }]);
+      const base = done(newPlan({ name: 'Barn' }), [
+        { what: 2, n: 0 },
+        { what: 4, n: 3 },
+      ]);
       const mine = done(base, sent);
       const change = changeBetween(base, mine);
       expect(withWhatTheyTook(base, change, mine)).toEqual(mine);

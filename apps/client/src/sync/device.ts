@@ -107,8 +107,7 @@ const further = (job: Pick<DeviceJob, 'line'>, mark: string) => ({
 });
 
 /** A change goes to the server: till it is known to be there it is remembered, for its answer may be lost. */
-export const markOnItsWay = (id: string, onItsWay: PlanChange | undefined): Promise<number> =>
-  device.jobs.update(id, { onItsWay });
+export const markOnItsWay = (id: string, onItsWay: PlanChange): Promise<number> => device.jobs.update(id, { onItsWay });
 
 /** The server took `sent` as it was; what was done meanwhile goes on waiting. */
 export async function markSent(id: string, sent: DeviceJob, { version, mark }: Version): Promise<void> {

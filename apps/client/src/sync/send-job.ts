@@ -35,11 +35,12 @@ export async function sendJob(id: string): Promise<Sent> {
     const picture = await sendPictures(picturesIn(job.plan));
     sent = { ...sent, picture };
     // what was sent before, and no answer came: it is looked whether it arrived
-    if (job.onItsWay && (await fetchVersion(id)).version > job.version) sent = and(sent, await takeNewer(id));
-    const now = job.onItsWay ? await device.jobs.get(id) : job;
-    if (!now?.waiting) return sent;
+    if (job.onItsWay && (await fetchVersion(id)).version > job.version) {
+      sent = and(sent, await takeNewer(id));
+      continue;
+    }
     try {
-      return and(sent, await sendOnce(now));
+      return and(sent, await sendOnce(job));
     } catch (error) {
       if (!(error instanceof Refused)) throw error;
       if (error.code === 'stale' || error.code === 'apart') sent = and(sent, await takeNewer(id));

@@ -5,10 +5,13 @@ type Fields = Readonly<Record<string, unknown>>;
 
 /** The fields of one thing, but where theirs is as it was sent: as it was sent. */
 function fieldsTaken(before: Fields, sent: Fields, theirs: Fields): Fields {
-  const taken = Object.entries(sent).filter(
-    ([field, value]) => !sameEntity(before[field], value) && sameEntity(theirs[field], value),
-  );
-  return { ...before, ...Object.fromEntries(taken) };
+  const fields = new Map(Object.entries(before));
+  for (const field of new Set([...Object.keys(before), ...Object.keys(sent)])) {
+    if (sameEntity(before[field], sent[field]) || !sameEntity(theirs[field], sent[field])) continue;
+    if (Object.hasOwn(sent, field)) fields.set(field, sent[field]);
+    else fields.delete(field);
+  }
+  return Object.fromEntries(fields);
 }
 
 /**

@@ -118,7 +118,7 @@ export function saveEveryEdit(): () => void {
       .catch(sayNotSaved)
       .finally(() => {
         unwritten.delete(made);
-        if (unwritten.size === 0) writtenAfterAll(jobId);
+        if (![...unwritten].some(({ id }) => id === jobId)) writtenAfterAll(jobId);
       });
   });
 }
