@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { ActivityIndicator } from 'react-native-paper';
+import { Spinner } from './Spinner';
 import { useColours } from './theme';
 
 /** What is seen while a part of the application is on its way. */
@@ -7,7 +7,7 @@ export function Waiting() {
   const colours = useColours();
   return (
     <View style={{ flex: 1, alignItems: 'center', justifyContent: 'center', backgroundColor: colours.linen }}>
-      <ActivityIndicator color={colours.velvet} accessibilityLabel="On its way" />
+      <Spinner says="On its way" />
     </View>
   );
 }

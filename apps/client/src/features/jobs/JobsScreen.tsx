@@ -2,7 +2,7 @@ import type { JobSummary } from '@velvet-tape/contract/list';
 import { useFocusEffect, useRouter } from 'expo-router';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { FlatList, StyleSheet, TextInput, View } from 'react-native';
-import { ActivityIndicator, Button, Icon, Text } from 'react-native-paper';
+import { Button, Icon, Text } from 'react-native-paper';
 import { ALL_JOBS, type JobsFound, type Wanted, currentJobs, somethingWaits } from '../../sync/listing';
 import { BarButton } from '../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../ui/theme';
@@ -10,6 +10,7 @@ import { inWords } from '../../ui/in-words';
 import { useTitle } from '../../ui/use-title';
 import { bringInJob } from './bring-in';
 import { JobLine } from './JobLine';
+import { Spinner } from '../../ui/Spinner';
 
 const sync = async () => (await import('../../heart')).syncEngine();
 
@@ -113,7 +114,7 @@ export function JobsScreen() {
         ListHeaderComponent={
           <View style={[styles.width, styles.above]}>
             <Finder wanted={wanted} want={want} />
-            {state.kind === 'loading' && <ActivityIndicator color={colours.velvet} style={styles.wait} />}
+            {state.kind === 'loading' && <Spinner style={styles.wait} />}
             {state.kind === 'failed' && (
               <View style={styles.wait}>
                 <Text>{`The jobs could not be read: ${state.reason}`}</Text>
@@ -135,7 +136,7 @@ export function JobsScreen() {
         }
         ListFooterComponent={
           state.kind === 'ready' && state.next !== null ? (
-            <ActivityIndicator accessibilityLabel="More jobs are coming" color={colours.velvet} style={styles.wait} />
+            <Spinner says="More jobs are coming" style={styles.wait} />
           ) : null
         }
       />

@@ -1,9 +1,10 @@
 import { formatArea, jobTotals, roughly } from '@velvet-tape/core';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Icon, IconButton, Text } from 'react-native-paper';
-import { useAppDispatch, useAppSelector } from '../../store/store';
+import { type Command, useAppDispatch, useAppSelector } from '../../store/store';
+import type { Trouble } from '../../sync/database';
 import type { SyncState } from '../../sync/engine';
 import { DropMenu } from '../../ui/DropMenu';
 import { rem } from '../../ui/rem';
@@ -24,128 +25,200 @@ const SYNC: Record<SyncState, { icon: string; words: string; short: string }> = 
   refused: { icon: 'cloud-alert', words: 'Not saved on the server', short: 'Kept here only' },
 };
 
-/** The job, its total area, whether it is saved, undo and redo, and the way to leave with something. */
-export function Header({ wide }: { wide: boolean }) {
-  const dispatch = useAppDispatch();
+/** The job, its total area, whether it is saved, undo and redo, and the way to leave with something. Each looks for itself: most changes are seen in one of them. */
+export const Header = memo(function Header({ wide }: { wide: boolean }) {
   const router = useRouter();
   const colours = useColours();
-  const plan = useAppSelector((state) => state.plan.plan);
-  const past = useAppSelector((state) => state.plan.past);
-  const future = useAppSelector((state) => state.plan.future);
-  const sync = useAppSelector((state) => state.plan.sync);
-  const floor = useAppSelector((state) => state.plan.floor);
-  const jobId = useAppSelector((state) => state.plan.jobId);
-  const known = useAppSelector((state) => state.plan.known);
   const [closed, setClosed] = useState<string | null>(null);
-  if (!plan) return null;
-  const { trouble } = sync;
-  // what is not on the device yet is not kept, however all before stands
-  const state = plan === known ? sync.state : 'saving';
-  const shown = trouble && trouble.what !== 'broken' && closed !== trouble.message;
-  const totals = jobTotals(plan);
-  const { icon } = SYNC[state];
-  const words = [SYNC[state].words, sync.trouble?.message ?? sync.why].filter(Boolean).join(': ');
-  const keys = (label: string, key: string) => (wide ? `${label} (${key})` : label);
-  const bar = (
-    <View style={[styles.header, { backgroundColor: colours.velvet }]}>
-      <IconButton
-        icon="arrow-left"
-        iconColor={PALE}
-        accessibilityLabel="Jobs"
-        onPress={() => router.dismissTo('/')}
-        style={styles.icon}
-      />
-      <View style={styles.title}>
-        <View role="heading" aria-level={1}>
-          <Pressable
-            accessibilityRole="button"
-            accessibilityLabel={`${plan.job.name}: name, address, units, usual sizes, north`}
-            onPress={() => dispatch(planActions.listed('details'))}
-            style={styles.about}
-          >
-            <Text style={styles.name} numberOfLines={2}>
-              {plan.job.name}
-            </Text>
-            <Icon source="pencil-outline" size={14} color="#C9B9CC" />
-          </Pressable>
-        </View>
-        <View style={styles.line}>
-          <Text style={styles.total} testID="job-total">
-            {roughly(totals.rough, formatArea(totals.area, plan.job.units))}
-          </Text>
-          <Pressable
-            style={styles.sync}
-            disabled={!trouble}
-            onPress={() => setClosed(shown ? trouble.message : null)}
-            role={trouble ? 'button' : 'status'}
-            accessible
-            accessibilityLabel={words}
-            testID="sync"
-            accessibilityLiveRegion="polite"
-          >
-            <Icon source={icon} size={16} color={state === 'saved' ? PALE : '#E9C46A'} />
-            {state !== 'saved' && (
-              <Text style={styles.words} numberOfLines={1}>
-                {wide ? words : SYNC[state].short}
-              </Text>
-            )}
-          </Pressable>
-        </View>
-      </View>
-      {wide && <PartsBar wide />}
-      {wide && <FloorSwitch plan={plan} colour={PALE} />}
-      <IconButton
-        icon="undo"
-        iconColor={PALE}
-        disabled={past.length === 0}
-        accessibilityLabel={keys(`Undo${past.length > 0 ? ` ${past.at(-1)!.name}` : ''}`, 'Ctrl Z')}
-        onPress={() => dispatch(planActions.undone())}
-        style={styles.icon}
-      />
-      <IconButton
-        icon="redo"
-        iconColor={PALE}
-        disabled={future.length === 0}
-        accessibilityLabel={keys(`Redo${future.length > 0 ? ` ${future.at(-1)!.name}` : ''}`, 'Ctrl Y')}
-        onPress={() => dispatch(planActions.redone())}
-        style={styles.icon}
-      />
-      <DropMenu
-        icon="file-export-outline"
-        iconColor={PALE}
-        says="Leave with something"
-        entries={[
-          {
-            title: 'Plan as SVG, 1:50',
-            icon: 'file-image-outline',
-            onPress: () => void dispatch(downloadSvg(plan, floor)),
-          },
-          { title: 'Rooms as CSV', icon: 'table', onPress: () => void dispatch(downloadRooms(plan)) },
-          ...(jobId === null
-            ? []
-            : [
-                {
-                  title: 'All of the job, as one file',
-                  icon: 'archive-arrow-down-outline',
-                  onPress: () => void dispatch(downloadJob(jobId, plan.job.name)),
-                },
-              ]),
-        ]}
-      />
-    </View>
-  );
-  if (!shown || jobId === null) return bar;
+  const there = useAppSelector((state) => state.plan.plan !== null);
+  if (!there) return null;
   return (
     <>
-      {bar}
-      <View style={[styles.trouble, { backgroundColor: colours.linen }]}>
-        <SyncTrouble
-          trouble={trouble}
-          onAgain={() => void syncEngine().tryAgain(jobId)}
-          onPutBack={() => void syncEngine().putBack(jobId)}
+      <View style={[styles.header, { backgroundColor: colours.velvet }]}>
+        <IconButton
+          icon="arrow-left"
+          iconColor={PALE}
+          accessibilityLabel="Jobs"
+          onPress={() => router.dismissTo('/')}
+          style={styles.icon}
         />
+        <View style={styles.title}>
+          <JobName />
+          <View style={styles.line}>
+            <Total />
+            <HowItStands wide={wide} closed={closed} close={setClosed} />
+          </View>
+        </View>
+        {wide && <PartsBar wide />}
+        {wide && <FloorSwitch colour={PALE} />}
+        <Undo wide={wide} />
+        <Redo wide={wide} />
+        <Leave />
       </View>
+      <TroubleShown closed={closed} />
     </>
+  );
+});
+
+function JobName() {
+  const dispatch = useAppDispatch();
+  const name = useAppSelector((state) => state.plan.plan?.job.name ?? '');
+  return (
+    <View role="heading" aria-level={1}>
+      <Pressable
+        accessibilityRole="button"
+        accessibilityLabel={`${name}: name, address, units, usual sizes, north`}
+        onPress={() => dispatch(planActions.listed('details'))}
+        style={styles.about}
+      >
+        <Text style={styles.name} numberOfLines={2}>
+          {name}
+        </Text>
+        <Icon source="pencil-outline" size={14} color="#C9B9CC" />
+      </Pressable>
+    </View>
+  );
+}
+
+function Total() {
+  const plan = useAppSelector((state) => state.plan.plan);
+  if (!plan) return null;
+  const totals = jobTotals(plan);
+  return (
+    <Text style={styles.total} testID="job-total">
+      {roughly(totals.rough, formatArea(totals.area, plan.job.units))}
+    </Text>
+  );
+}
+
+/** What is wrong is shown unless it was closed; what the server asks for again by itself is only said. */
+const shownTrouble = (trouble: Trouble | null, closed: string | null): Trouble | null =>
+  trouble && trouble.what !== 'broken' && closed !== trouble.message ? trouble : null;
+
+interface Closing {
+  /** The message that was closed. */
+  closed: string | null;
+  close(message: string | null): void;
+}
+
+/** Whether it is saved; what is wrong with that opens and closes at a tap. */
+function HowItStands({ wide, closed, close }: Closing & { wide: boolean }) {
+  // what is not on the device yet is not kept, however all before stands
+  const state = useAppSelector(({ plan: { plan, known, sync } }) => (plan === known ? sync.state : 'saving'));
+  const trouble = useAppSelector((root) => root.plan.sync.trouble);
+  const why = useAppSelector((root) => root.plan.sync.why);
+  const words = [SYNC[state].words, trouble?.message ?? why].filter(Boolean).join(': ');
+  return (
+    <Pressable
+      style={styles.sync}
+      disabled={!trouble}
+      onPress={() => close(shownTrouble(trouble, closed)?.message ?? null)}
+      role={trouble ? 'button' : 'status'}
+      accessible
+      accessibilityLabel={words}
+      testID="sync"
+      accessibilityLiveRegion="polite"
+    >
+      <Icon source={SYNC[state].icon} size={16} color={state === 'saved' ? PALE : '#E9C46A'} />
+      {state !== 'saved' && (
+        <Text style={styles.words} numberOfLines={1}>
+          {wide ? words : SYNC[state].short}
+        </Text>
+      )}
+    </Pressable>
+  );
+}
+
+const keys = (label: string, key: string, wide: boolean) => (wide ? `${label} (${key})` : label);
+
+/** An edit is named on the button that takes it back. */
+const named = (edits: readonly { readonly name: string }[]) => (edits.length > 0 ? ` ${edits.at(-1)!.name}` : '');
+
+function Undo({ wide }: { wide: boolean }) {
+  const dispatch = useAppDispatch();
+  const what = useAppSelector((state) => named(state.plan.past));
+  return (
+    <IconButton
+      icon="undo"
+      iconColor={PALE}
+      disabled={what === ''}
+      accessibilityLabel={keys(`Undo${what}`, 'Ctrl Z', wide)}
+      onPress={() => dispatch(planActions.undone())}
+      style={styles.icon}
+    />
+  );
+}
+
+function Redo({ wide }: { wide: boolean }) {
+  const dispatch = useAppDispatch();
+  const what = useAppSelector((state) => named(state.plan.future));
+  return (
+    <IconButton
+      icon="redo"
+      iconColor={PALE}
+      disabled={what === ''}
+      accessibilityLabel={keys(`Redo${what}`, 'Ctrl Y', wide)}
+      onPress={() => dispatch(planActions.redone())}
+      style={styles.icon}
+    />
+  );
+}
+
+/** What can be left with; of the job as it is when that is tapped. */
+function Leave() {
+  const dispatch = useAppDispatch();
+  const kept = useAppSelector((state) => state.plan.jobId !== null);
+  return (
+    <DropMenu
+      icon="file-export-outline"
+      iconColor={PALE}
+      says="Leave with something"
+      entries={[
+        { title: 'Plan as SVG, 1:50', icon: 'file-image-outline', onPress: () => void dispatch(leaveWithSvg) },
+        { title: 'Rooms as CSV', icon: 'table', onPress: () => void dispatch(leaveWithRooms) },
+        ...(kept
+          ? [
+              {
+                title: 'All of the job, as one file',
+                icon: 'archive-arrow-down-outline',
+                onPress: () => void dispatch(leaveWithJob),
+              },
+            ]
+          : []),
+      ]}
+    />
+  );
+}
+
+const leaveWithSvg: Command = (dispatch, getState) => {
+  const { plan, floor } = getState().plan;
+  if (plan) void dispatch(downloadSvg(plan, floor));
+};
+const leaveWithRooms: Command = (dispatch, getState) => {
+  const { plan } = getState().plan;
+  if (plan) void dispatch(downloadRooms(plan));
+};
+const leaveWithJob: Command = (dispatch, getState) => {
+  const { plan, jobId } = getState().plan;
+  if (plan && jobId !== null) void dispatch(downloadJob(jobId, plan.job.name));
+};
+
+function TroubleShown({ closed }: { closed: string | null }) {
+  const colours = useColours();
+  const trouble = shownTrouble(
+    useAppSelector((state) => state.plan.sync.trouble),
+    closed,
+  );
+  const jobId = useAppSelector((state) => state.plan.jobId);
+  if (!trouble || jobId === null) return null;
+  return (
+    <View style={[styles.trouble, { backgroundColor: colours.linen }]}>
+      <SyncTrouble
+        trouble={trouble}
+        onAgain={() => void syncEngine().tryAgain(jobId)}
+        onPutBack={() => void syncEngine().putBack(jobId)}
+      />
+    </View>
   );
 }
 

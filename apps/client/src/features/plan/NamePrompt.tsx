@@ -47,7 +47,11 @@ export function NamePrompt({
   const colours = useColours();
   const [text, setText] = useState(name);
   const refused = useAppSelector((state) => (state.plan.notice?.tone === 'refused' ? state.plan.notice.text : null));
-  const taken = useAppSelector((state) => Object.values(state.plan.plan?.rooms ?? {}).map((r) => r.name)).join('\n');
+  const taken = useAppSelector((state) =>
+    Object.values(state.plan.plan?.rooms ?? {})
+      .map((r) => r.name)
+      .join('\n'),
+  );
   const give = (chosen: string) => {
     if (dispatch(edit({ kind: 'nameRoom', room, name: chosen })).ok) done();
   };

@@ -48,11 +48,14 @@ const DRAWING = 'sheet-drawing';
 const PlanOutline = lazy(() => import('./outline/PlanOutline'));
 
 /** The sheet: the plan drawn to fill it, with a finger or the mouse working the chosen tool. */
-export function PlanCanvas() {
+export const PlanCanvas = memo(function PlanCanvas() {
   const host = useRef<View>(null);
   const colours = useColours();
   const floor = useAppSelector(selectShownFloor);
-  const { view, width, height, crosshair } = useAppSelector((state) => state.view);
+  const view = useAppSelector((state) => state.view.view);
+  const width = useAppSelector((state) => state.view.width);
+  const height = useAppSelector((state) => state.view.height);
+  const crosshair = useAppSelector((state) => state.view.crosshair);
   const tool = useAppSelector((state) => state.plan.tool);
   useSheetInput(host);
   const transform = `matrix(${view.scale} 0 0 ${view.scale} ${-view.x * view.scale} ${-view.y * view.scale})`;
@@ -80,13 +83,20 @@ export function PlanCanvas() {
           {crosshair && <Crosshair x={width / 2} y={height / 2} colour={colours.clay} />}
         </Svg>
       )}
-      <Quiet>
-        <PlanOutline />
-      </Quiet>
+      <Outline />
       <Magnifier drawing={DRAWING} />
     </View>
   );
-}
+});
+
+/** The plan in words, left alone while the sheet is moved. */
+const Outline = memo(function Outline() {
+  return (
+    <Quiet>
+      <PlanOutline />
+    </Quiet>
+  );
+});
 
 /** On an empty sheet: what to do with the tool in hand, and the other way to begin. */
 export function EmptySheet() {
@@ -130,21 +140,33 @@ const ShownDrawing = memo(function ShownDrawing(look: Look) {
   const part = useLaidOut(parted?.part ?? null, look.lettering, true, over, null);
   const standing = usePieces(look.lettering);
   const altered = useAltered(look.lettering);
-  const at = whole.findIndex(({ key }) => key === WALLS);
+  const layers = useMemo(() => inLayers(whole), [whole]);
+  const dragged = useMemo(() => inLayers(part), [part]);
   return (
     <>
-      <Parts parts={part.filter(({ key }) => key === FLOORS)} {...look} />
-      <Parts parts={whole.filter(({ key }) => key === FLOORS)} {...look} />
+      <Parts parts={dragged.floors} {...look} />
+      <Parts parts={layers.floors} {...look} />
       <OtherFloorLayer colours={look.colours} />
       <UnderlayLayer colours={look.colours} px={look.lettering / LETTERING} />
-      <Parts parts={whole.filter(({ key }, i) => key !== FLOORS && i < at)} {...look} />
+      <Parts parts={layers.under} {...look} />
       <Parts parts={standing} {...look} />
-      <Parts parts={whole.filter(({ key }, i) => key !== FLOORS && i >= at)} {...look} />
+      <Parts parts={layers.walls} {...look} />
       <Parts parts={altered} {...look} />
-      <Parts parts={part.filter(({ key }) => key !== FLOORS)} {...look} />
+      <Parts parts={dragged.under} {...look} />
+      <Parts parts={dragged.walls} {...look} />
     </>
   );
 });
+
+/** The parts of a drawing as they lie over each other: floors, what lies on them, and from the walls on. */
+function inLayers(parts: readonly DrawingPart[]): Record<'floors' | 'under' | 'walls', readonly DrawingPart[]> {
+  const over = parts.filter(({ key }) => key !== FLOORS);
+  const at = Math.max(
+    0,
+    over.findIndex(({ key }) => key === WALLS),
+  );
+  return { floors: parts.filter(({ key }) => key === FLOORS), under: over.slice(0, at), walls: over.slice(at) };
+}
 
 /** Where what is written is taken from: the floor, and the part of it that is dragged; nothing until what draws it has come. */
 function useNotes(): DrawingStyle['notes'] {
@@ -244,9 +266,10 @@ const NOTHING: readonly DrawingPart[] = [];
 
 const Parts = memo(function Parts({ parts, lettering, colours }: Look & { parts: readonly DrawingPart[] }) {
   return parts.flatMap(({ key, apart, marks }) =>
-    (apart ? sheaves(marks) : [marks]).map((sheaf, i) => (
-      <Sheaf key={`${key}.${i}`} marks={sheaf} colours={colours} lettering={lettering} />
-    )),
+    (apart ? sheaves(marks) : [marks]).map(
+      (sheaf, i) =>
+        sheaf.length > 0 && <Sheaf key={`${key}.${i}`} marks={sheaf} colours={colours} lettering={lettering} />,
+    ),
   );
 });
 

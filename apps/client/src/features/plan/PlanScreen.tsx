@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
-import { lazy, useEffect } from 'react';
+import { memo, lazy, useEffect } from 'react';
 import { StyleSheet, View, useWindowDimensions } from 'react-native';
-import { ActivityIndicator, Button, Text } from 'react-native-paper';
+import { Button, Text } from 'react-native-paper';
 import { roomsCome } from '../../core-later/come';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { Part } from '../../ui/Part';
@@ -9,7 +9,7 @@ import { lettering } from '../../ui/rem';
 import { useTitle } from '../../ui/use-title';
 import { JobDetailsScreen } from '../jobs/JobDetailsScreen';
 import { LOW, TOUCH, WIDE, useColours } from '../../ui/theme';
-import { useSides } from './chosen/parts';
+import { hasStrip } from './chosen/parts';
 import { FirstSteps } from './first-steps/FirstSteps';
 import { DoneButton, Foot } from './foot/Foot';
 import { SheetButtons } from './foot/Toolbar';
@@ -34,6 +34,7 @@ import { CalmStrip } from './strip/CalmStrip';
 import { useFollow } from './use-follow';
 import { viewActions } from './view-slice';
 import { WalkList } from './walk/pieces';
+import { Spinner } from '../../ui/Spinner';
 
 /** One job on its sheet: on a phone the sheet with everything at its foot, on a wide screen ledger, sheet and inspector. */
 export function PlanScreen({ id, part }: { id: string; part: string | null }) {
@@ -90,17 +91,16 @@ const Wide = () => (
 );
 
 /** In one hand: the sheet, and under the thumb what is being done; turned, that stands beside the sheet. */
-function HandLayout() {
+const HandLayout = memo(function HandLayout() {
   const colours = useColours();
   const { width, height } = useWindowDimensions();
   const turned = width > height && height < LOW;
-  const strip = useStripShown(height);
   // pages have a foot of their own
   const pages = useAppSelector(
     ({ plan: { listing } }) => listing === 'sheets' || listing === 'options' || listing === 'views',
   );
   const left = useAppSelector((state) => state.plan.choices.left);
-  useFollow();
+  // only what turns the whole screen is looked at here: everything in it looks for itself, so that at a tap or a step of a drag the rest is left alone
   return (
     <View
       style={[styles.fill, turned && (left ? styles.columnsBack : styles.columns), { backgroundColor: colours.chalk }]}
@@ -110,22 +110,12 @@ function HandLayout() {
         <View style={styles.columns}>
           <WalkList />
           <View style={styles.fill}>
-            <PlanCanvas />
-            <EmptySheet />
-            <SheetButtons />
-            <DoneButton />
-            <View style={styles.underParts}>
-              <OpenEnds />
-              <WorkBar />
-              <OptionBar />
-            </View>
-            <FirstSteps />
-            <Notice />
-            <PartsBar wide={false} />
+            <OnSheet />
             <Listing />
           </View>
         </View>
-        {strip && <CalmStrip />}
+        <StripOnPhone height={height} />
+        <Follow />
       </View>
       {!pages && (
         <View
@@ -138,16 +128,41 @@ function HandLayout() {
       )}
     </View>
   );
+});
+
+/** The sheet, and what lies over it. */
+const OnSheet = memo(function OnSheet() {
+  return (
+    <>
+      <PlanCanvas />
+      <EmptySheet />
+      <SheetButtons />
+      <DoneButton />
+      <View style={styles.underParts}>
+        <OpenEnds />
+        <WorkBar />
+        <OptionBar />
+      </View>
+      <FirstSteps />
+      <Notice />
+      <PartsBar wide={false} />
+    </>
+  );
+});
+
+function Follow() {
+  useFollow();
+  return null;
 }
 
 /** The chosen wall unrolled, where there is room for it: on a small phone it gives way to the pad. */
-function useStripShown(height: number): boolean {
-  const { strip } = useSides();
-  return useAppSelector(({ plan }) => {
-    const chosen = strip && plan.proposal === null && plan.naming === null;
+function StripOnPhone({ height }: { height: number }) {
+  const shown = useAppSelector(({ plan }) => {
+    const chosen = hasStrip(plan.selection) && plan.proposal === null && plan.naming === null;
     const padOpen = plan.panel === null && plan.pad.field !== null;
     return chosen && (height / lettering() >= SMALL || height < LOW || !padOpen || plan.selection.kind === 'opening');
   });
+  return shown && <CalmStrip />;
 }
 
 /** The foot at the side of a turned phone, px; half of a narrow one. */
@@ -171,7 +186,7 @@ function NotReady({ loading }: { loading: Exclude<PlanState['loading'], 'ready'>
   }[loading];
   return (
     <View style={[styles.fill, styles.notReady, { backgroundColor: colours.linen }]}>
-      {(loading === 'loading' || loading === 'no') && <ActivityIndicator color={colours.velvet} />}
+      {(loading === 'loading' || loading === 'no') && <Spinner />}
       <Text variant="titleMedium" style={{ textAlign: 'center' }}>
         {words}
       </Text>

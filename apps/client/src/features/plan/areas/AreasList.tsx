@@ -3,11 +3,12 @@ import type { AreaReport, AreasOfHouse } from '@velvet-tape/core/areas';
 import { areaRows, areaSheets } from '@velvet-tape/formats/area-rows';
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import { ActivityIndicator, Text, TextInput } from 'react-native-paper';
+import { Text, TextInput } from 'react-native-paper';
 import { BarButton } from '../../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { ListBar, ListPanel } from '../later/ListPanel';
 import { lent } from '../later/lent';
+import { Spinner } from '../../../ui/Spinner';
 
 const { AREA_RULES, DropMenu, ROOM_USES, areaInWords, capital, downloadBook, downloadTable, edit } = lent();
 const { parseArea, planActions, roundedTo, useAppDispatch, useAppSelector, useAreas } = lent();
@@ -54,9 +55,7 @@ export default function AreasList() {
         />
       </ListBar>
       <ScrollView>
-        {areas === null && (
-          <ActivityIndicator style={styles.wait} color={colours.velvet} accessibilityLabel="The areas are counted" />
-        )}
+        {areas === null && <Spinner style={styles.wait} says="The areas are counted" />}
         {areas === 'failed' && (
           <Text style={[styles.none, { color: colours.clay }]}>
             The areas could not be worked out. Load the page again, then try once more.

@@ -172,6 +172,9 @@ const PARTS: { readonly [K in Selection['kind']]: Parts<Of<K>> } = {
 
 const partsOf = (selection: Selection): Parts<Selection> => PARTS[selection.kind] as unknown as Parts<Selection>;
 
+/** Its wall unrolled stands at the foot. */
+export const hasStrip = (selection: Selection): boolean => partsOf(selection).strip ?? false;
+
 /** The sides of what is chosen that are there, with the one that is looked at. */
 export function useSides(): { sides: readonly Side[]; shown: Side | null; strip: boolean } {
   const chosen = useAppSelector((state) => state.plan.selection);

@@ -21,13 +21,11 @@ const {
   WalkList,
   WideToolbar,
 } = lent();
-const { OptionBar, WorkBar, ZoomButtons, useAppSelector, useSides } = lent();
+const { OptionBar, WorkBar, ZoomButtons, hasStrip, useAppSelector } = lent();
 
 /** On a wide screen: ledger, sheet and inspector beside each other, as wide as one wants them. */
 export default function Desk() {
   const colours = useColours();
-  const { strip } = useSides();
-  const resting = useAppSelector((state) => state.plan.proposal === null);
   // pages have what belongs to them beside them
   const pages = useAppSelector(
     ({ plan: { listing } }) => listing === 'sheets' || listing === 'options' || listing === 'views',
@@ -67,9 +65,15 @@ export default function Desk() {
           </SidePanel>
         )}
       </View>
-      {strip && resting && !pages && <CalmStrip />}
+      {!pages && <Strip />}
     </View>
   );
+}
+
+/** The chosen wall unrolled, while nothing is drawn. */
+function Strip() {
+  const shown = useAppSelector(({ plan }) => hasStrip(plan.selection) && plan.proposal === null);
+  return shown && <CalmStrip />;
 }
 
 const styles = StyleSheet.create({

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Icon, Text } from 'react-native-paper';
 import { roomsCome } from '../../../core-later/come';
@@ -10,7 +11,7 @@ const { deriveFloor, edit, elevationOf, floorsInOrder, formatArea, formatLevel, 
 const { useAppDispatch, useAppSelector } = lent();
 
 /** The floors of the house as they lie over each other, the one that is worked on marked: to another one, a new one above or below, one hidden. */
-export function FloorStrip() {
+export const FloorStrip = memo(function FloorStrip() {
   const dispatch = useAppDispatch();
   const colours = useColours();
   const plan = useAppSelector((state) => state.plan.plan);
@@ -70,7 +71,7 @@ export function FloorStrip() {
       </View>
     </View>
   );
-}
+});
 
 const styles = StyleSheet.create({
   all: { marginBottom: 10, gap: 2 },

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { BarButton } from '../../../ui/BarButton';
 import { useCoarse } from '../../../ui/use-coarse';
@@ -9,7 +10,7 @@ const { UnderlayPanel, WalkClosing, planActions, selectFloor, selectRoom } = len
 const { useAppDispatch, useAppSelector, useSides } = lent();
 
 /** At the side of a wide screen: all about what is chosen or drawn. Figures are typed straight into their fields; the pad comes when it is asked for, or under fingers. */
-export function Inspector() {
+export const Inspector = memo(function Inspector() {
   const naming = useAppSelector((state) => state.plan.naming);
   const closing = useAppSelector((state) => state.plan.proposal?.kind === 'walk' && state.plan.proposal.closing);
   const drawn = useAppSelector((state) => state.plan.proposal !== null);
@@ -34,7 +35,7 @@ export function Inspector() {
       {!naming && <Walls />}
     </ScrollView>
   );
-}
+});
 
 function Walls() {
   const room = useAppSelector(selectRoom);

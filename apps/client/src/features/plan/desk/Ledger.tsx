@@ -11,7 +11,7 @@ const { PICTURES, bringIn, chooseUnderlay, formatArea, pickFiles, planActions, r
 const { selectShownFloor, selectShownRooms, selectUnderlays, takeTool, useAppDispatch, useAppSelector } = lent();
 
 /** The rooms with their areas, live while something is dragged, and the total. */
-export function Ledger() {
+export const Ledger = memo(function Ledger() {
   const colours = useColours();
   const floor = useAppSelector(selectShownFloor);
   const rooms = useAppSelector(selectShownRooms);
@@ -62,7 +62,7 @@ export function Ledger() {
       ))}
     </ScrollView>
   );
-}
+});
 
 /** A room and its area; painted again only when one of them changed. */
 const Row = memo(function Row({ id, name, area, on }: { id: string; name: string; area: string; on: boolean }) {

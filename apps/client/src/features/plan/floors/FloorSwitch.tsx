@@ -1,19 +1,21 @@
-import { type Plan, floorsInOrder } from '@velvet-tape/core';
+import { floorsInOrder } from '@velvet-tape/core';
+import { useMemo } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
 import { DropMenu } from '../../../ui/DropMenu';
 import { goToFloor } from '../commands';
 import { planActions } from '../plan-slice';
 
 /** Which floor is looked at, in reach of the thumb: to another one, or to all of them, where they are added and looked after. */
-export function FloorSwitch({ plan, colour }: { plan: Plan; colour?: string }) {
+export function FloorSwitch({ colour }: { colour?: string }) {
   const dispatch = useAppDispatch();
   const floor = useAppSelector((state) => state.plan.floor);
-  const floors = [...floorsInOrder(plan)].reverse();
+  const own = useAppSelector((state) => state.plan.plan?.floors);
+  const floors = useMemo(() => (own ? [...floorsInOrder({ floors: own })].reverse() : []), [own]);
   return (
     <DropMenu
       icon="layers-outline"
       {...(colour && { iconColor: colour })}
-      says={`Floor: ${plan.floors[floor]?.name ?? ''}`}
+      says={`Floor: ${own?.[floor]?.name ?? ''}`}
       entries={[
         ...floors.map(({ id, name }) => ({
           title: name,

@@ -6,6 +6,7 @@ import {
   formatLength,
   isRead,
 } from '@velvet-tape/core';
+import { memo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { type RootState, useAppDispatch, useAppSelector } from '../../../store/store';
@@ -87,7 +88,7 @@ export function FieldBar() {
   );
 }
 
-function FieldChip({ name, label, value, on }: FieldShown & { on: boolean }) {
+const FieldChip = memo(function FieldChip({ name, label, value, on }: FieldShown & { on: boolean }) {
   const dispatch = useAppDispatch();
   const colours = useColours();
   return (
@@ -122,7 +123,7 @@ function FieldChip({ name, label, value, on }: FieldShown & { on: boolean }) {
       </Text>
     </Pressable>
   );
-}
+});
 
 /** What is being typed, what it would do, and which corner it would move. */
 function Typed({ label }: { label: string }) {
@@ -210,7 +211,7 @@ function Typed({ label }: { label: string }) {
 }
 
 /** What a number without a unit is read in, before one is typed; a tap takes the next. */
-function EntryKey() {
+const EntryKey = memo(function EntryKey() {
   const dispatch = useAppDispatch();
   const entry = useAppSelector(selectEntry);
   if (!entry) return null;
@@ -221,7 +222,7 @@ function EntryKey() {
       onPress={() => dispatch(changeEntryUnit)}
     />
   );
-}
+});
 
 const UNIT_WORDS = { m: 'metres', cm: 'centimetres', mm: 'millimetres', ft: 'feet', in: 'inches' } as const;
 
@@ -229,7 +230,7 @@ const UNIT_WORDS = { m: 'metres', cm: 'centimetres', mm: 'millimetres', ft: 'fee
 const OF_TYPE: readonly Field[] = ['width', 'height', 'sill', 'head'];
 
 /** Where several are of one type: is this one meant, or all of them? */
-function TypeScope({ field }: { field: Field }) {
+const TypeScope = memo(function TypeScope({ field }: { field: Field }) {
   const alike = useAppSelector((state) => {
     const type = selectOpening(state)?.opening.type;
     return Object.values(state.plan.plan?.openings ?? {}).filter((each) => each.type === type).length;
@@ -240,7 +241,7 @@ function TypeScope({ field }: { field: Field }) {
       <ScopeButtons one="This one" all={`All ${alike}`} />
     </View>
   );
-}
+});
 
 /** Is what is typed meant for the one that is chosen, or for all like it? */
 function ScopeButtons({ one, all }: { one: string; all: string }) {
@@ -325,9 +326,9 @@ const KIND_WORDS = { external: 'outer', internal: 'inner', party: 'party', chalk
 const GROWTH = { outwards: 'grows outwards', inwards: 'grows inwards', both: 'grows both ways' } as const;
 const NEXT_GROWTH = { outwards: 'inwards', inwards: 'both', both: 'outwards' } as const;
 
-function ScopeChoice({ field, room }: { field: Field; room: boolean }) {
+const ScopeChoice = memo(function ScopeChoice({ field, room }: { field: Field; room: boolean }) {
   const dispatch = useAppDispatch();
-  const { grow } = useAppSelector((state) => state.plan.pad);
+  const grow = useAppSelector((state) => state.plan.pad.grow);
   const face = useAppSelector(selectFace);
   const kind = KIND_WORDS[face?.halves[0]?.wall.kind ?? 'external'];
   const [one, all] = room && field === 'ceiling' ? ['This room', 'All rooms'] : ['This wall', `All ${kind} walls`];
@@ -343,7 +344,7 @@ function ScopeChoice({ field, room }: { field: Field; room: boolean }) {
       )}
     </View>
   );
-}
+});
 
 const styles = StyleSheet.create({
   bar: {

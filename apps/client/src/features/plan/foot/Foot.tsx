@@ -1,4 +1,4 @@
-import { type ComponentType } from 'react';
+import { memo, type ComponentType } from 'react';
 import { ScrollView, StyleSheet, View, useWindowDimensions } from 'react-native';
 import { IconButton } from 'react-native-paper';
 import { type Command, type RootState, useAppDispatch, useAppSelector } from '../../../store/store';
@@ -36,11 +36,11 @@ const STANDS: readonly { readonly when: (state: RootState) => boolean; readonly 
 const isClosing = ({ plan: { proposal } }: RootState): boolean => proposal?.kind === 'walk' && proposal.closing;
 
 /** The foot of a phone, under the thumb; turned, it stands at the side. */
-export function Foot() {
+export const Foot = memo(function Foot() {
   const at = useAppSelector((state) => STANDS.findIndex(({ when }) => when(state)));
   const { Foot: Own } = STANDS[at]!;
   return <Own />;
-}
+});
 
 /** While something is drawn and not kept yet: its sizes, what can be done with it, and the pad. */
 function DrawingFoot() {

@@ -2,24 +2,21 @@ import { decimalMark } from '@velvet-tape/core';
 import { memo } from 'react';
 import { Platform, Pressable, StyleSheet, View, useWindowDimensions } from 'react-native';
 import { Icon, Text } from 'react-native-paper';
-import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { type Command, useAppDispatch, useAppSelector } from '../../../store/store';
 import { FONTS, LOW, useColours } from '../../../ui/theme';
 import { enter } from '../commands';
 import { planActions } from '../plan-slice';
 import { IMPERIAL, METRIC, TURN, typedBehind, withKey } from './keys';
 
-/** The keys for lengths: big, and never the system's keyboard. */
+/** The keys for lengths: big, and never the system's keyboard. At a key nothing of them is drawn anew. */
 export function NumberPad() {
-  const dispatch = useAppDispatch();
-  const text = useAppSelector((state) => state.plan.pad.text);
+  const blank = useAppSelector((state) => state.plan.pad.text === '');
   const units = useAppSelector((state) => state.plan.plan?.job.units ?? 'metric');
   const turn = useAppSelector((state) => state.plan.pad.field === 'turn');
   const last = useAppSelector((state) => state.plan.lastRead);
   const layout = turn ? TURN : units === 'metric' ? METRIC : IMPERIAL;
   const colours = useColours();
   const low = useWindowDimensions().height < LOW;
-  const shot = useAppSelector((state) => state.plan.pad.shot);
-  const type = (types: string) => dispatch(planActions.typed(withKey(typedBehind({ text, shot }, types), types)));
   const left = useAppSelector((state) => state.plan.choices.left);
   return (
     <View
@@ -37,29 +34,30 @@ export function NumberPad() {
                 says={key.says ?? key.label}
                 grow={key.grow ?? 1}
                 small={key.label.length > 2 && row.length > 4}
-                onPress={() => type(key.types ?? key.label)}
+                does={key.types ?? key.label}
               />
             ))}
           </View>
         ))}
       </View>
       <View style={styles.side}>
-        <PadKey
-          icon="backspace-outline"
-          says="Backspace"
-          label="⌫"
-          grow={1}
-          onPress={() => dispatch(planActions.typed(text.trimEnd().slice(0, -1)))}
-          onLongPress={() => dispatch(planActions.typed(''))}
-        />
-        {last && text === '' && (
-          <PadKey label={last} says={`The last reading, ${last}`} grow={1} small onPress={() => type(last)} />
-        )}
-        <PadKey icon="check-bold" says="Enter" label="Enter" grow={2} strong onPress={() => dispatch(enter)} />
+        <PadKey icon="backspace-outline" says="Backspace" label="⌫" grow={1} does={rubOut} held={rubOutAll} />
+        {last && blank && <PadKey label={last} says={`The last reading, ${last}`} grow={1} small does={last} />}
+        <PadKey icon="check-bold" says="Enter" label="Enter" grow={2} strong does={enter} />
       </View>
     </View>
   );
 }
+
+const typeKey =
+  (types: string): Command =>
+  (dispatch, getState) =>
+    dispatch(planActions.typed(withKey(typedBehind(getState().plan.pad, types), types)));
+
+const rubOut: Command = (dispatch, getState) =>
+  dispatch(planActions.typed(getState().plan.pad.text.trimEnd().slice(0, -1)));
+
+const rubOutAll: Command = (dispatch) => dispatch(planActions.typed(''));
 
 /** Keys grow with what is chosen in the browser, as far as they hold it. */
 const KEY_SIZES = {
@@ -80,29 +78,22 @@ interface PadKeyProps {
   small?: boolean;
   /** The window is low: no higher than it must be. */
   low?: boolean;
-  onPress(): void;
-  onLongPress?(): void;
+  /** What is typed by it, or what it does. */
+  does: string | Command;
+  /** What it does when it is held down. */
+  held?: Command;
 }
 
-const PadKey = memo(function PadKey({
-  label,
-  says,
-  grow,
-  icon,
-  strong,
-  small,
-  low,
-  onPress,
-  onLongPress,
-}: PadKeyProps) {
+const PadKey = memo(function PadKey({ label, says, grow, icon, strong, small, low, does, held }: PadKeyProps) {
+  const dispatch = useAppDispatch();
   const colours = useColours();
   const ink = strong ? '#211524' : '#F8F2E7';
   return (
     <Pressable
       accessibilityRole="button"
       accessibilityLabel={says}
-      onPress={onPress}
-      onLongPress={onLongPress}
+      onPress={() => dispatch(typeof does === 'string' ? typeKey(does) : does)}
+      {...(held && { onLongPress: () => dispatch(held) })}
       style={({ pressed }) => [
         styles.key,
         low && styles.lowKey,

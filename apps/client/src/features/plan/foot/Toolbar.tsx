@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Icon, IconButton, Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
@@ -32,7 +33,7 @@ export function Toolbar() {
 }
 
 /** All tools on a wide screen: as many rows as it takes. */
-export function WideToolbar() {
+export const WideToolbar = memo(function WideToolbar() {
   const colours = useColours();
   return (
     <View style={[styles.foot, { backgroundColor: colours.chalk, borderColor: colours.linenDeep }]}>
@@ -48,7 +49,7 @@ export function WideToolbar() {
       </View>
     </View>
   );
-}
+});
 
 const ALL = Object.keys(TOOL_WORDS) as ToolName[];
 
@@ -131,7 +132,7 @@ function AllTools() {
   );
 }
 
-function ToolButton({ name, wide = false }: { name: ToolName; wide?: boolean }) {
+const ToolButton = memo(function ToolButton({ name, wide = false }: { name: ToolName; wide?: boolean }) {
   const dispatch = useAppDispatch();
   const colours = useColours();
   const on = useAppSelector((state) => state.plan.tool === name);
@@ -155,7 +156,7 @@ function ToolButton({ name, wide = false }: { name: ToolName; wide?: boolean }) 
       {wide && <Text style={[styles.key, { color: ink }]}>{key}</Text>}
     </Pressable>
   );
-}
+});
 
 /** At the side of the sheet, away from the tools: what catches, and all of the house in view. */
 export function SheetButtons() {
@@ -164,7 +165,6 @@ export function SheetButtons() {
     ({ plan }) => plan.selection.kind === 'nothing' && !plan.toolsOpen && plan.naming === null,
   );
   const left = useAppSelector((state) => state.plan.choices.left);
-  const plan = useAppSelector((state) => state.plan.plan);
   if (!resting) return null;
   return (
     <View
@@ -174,7 +174,7 @@ export function SheetButtons() {
         { backgroundColor: colours.chalk, borderColor: colours.linenDeep },
       ]}
     >
-      {plan && <FloorSwitch plan={plan} />}
+      <FloorSwitch />
       <WhatShows />
       <Magnet />
       <Fit />

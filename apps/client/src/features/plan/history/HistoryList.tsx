@@ -2,12 +2,13 @@ import type { History } from '@velvet-tape/contract';
 import type { DerivedFloor, Plan } from '@velvet-tape/core';
 import { useCallback, useEffect, useState } from 'react';
 import { FlatList, Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import { ActivityIndicator, Button, Text } from 'react-native-paper';
+import { Button, Text } from 'react-native-paper';
 import { BarIcon } from '../../../ui/BarButton';
 import { inWords } from '../../../ui/in-words';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { ListPanel } from '../later/ListPanel';
 import { lent } from '../later/lent';
+import { Spinner } from '../../../ui/Spinner';
 
 const { FloorPicture, NoteField, bringBack, changeBetween, changeInWords, fetchHistory, fetchRevision } = lent();
 const { formatArea, jobTotals, nameRevision, roughly, useAppDispatch, useAppSelector } = lent();
@@ -48,7 +49,7 @@ export default function HistoryList(_: { floor: DerivedFloor }) {
     );
   return (
     <ListPanel title="History" testID="history" downloads={[]}>
-      {state.kind === 'loading' && <ActivityIndicator style={styles.wait} />}
+      {state.kind === 'loading' && <Spinner style={styles.wait} />}
       {state.kind === 'failed' && (
         <View style={styles.wait}>
           <Text>{`What was saved could not be read: ${state.reason} It is on the server.`}</Text>
@@ -125,7 +126,7 @@ function Revisited({ revision, back, named }: { revision: Revision; back(): void
       gone = true;
     };
   }, [id, version]);
-  if (was === null) return <ActivityIndicator style={styles.wait} />;
+  if (was === null) return <Spinner style={styles.wait} />;
   const plan = typeof was === 'string' ? null : was;
   const totals = plan && jobTotals(plan);
   const since = plan && changeInWords(changeBetween(plan, now));

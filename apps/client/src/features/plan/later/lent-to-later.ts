@@ -107,7 +107,7 @@ export { DropMenu } from '../../../ui/DropMenu';
 export { inWords } from '../../../ui/in-words';
 export { Calm } from '../Calm';
 export { remove } from '../chosen/kinds';
-export { SideTiles, UnderlayPanel, useSides } from '../chosen/parts';
+export { SideTiles, UnderlayPanel, hasStrip, useSides } from '../chosen/parts';
 export { fitAll, goToFace, goToFloor, takeTool } from '../commands';
 export { useAreas } from '../areas/use-areas';
 export {

@@ -1,5 +1,5 @@
 import type { DerivedRoom, OpeningOnFace, WallFace } from '@velvet-tape/core';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { useColours } from '../../../ui/theme';
@@ -83,24 +83,28 @@ export default function PlanOutline() {
   }
 }
 
-function Line({ says, choose }: { says: string; choose(): void }) {
-  const colours = useColours();
-  const [focused, setFocused] = useState(false);
-  return (
-    <Pressable
-      accessibilityRole="button"
-      accessibilityLabel={says}
-      onPress={choose}
-      onFocus={() => setFocused(true)}
-      onBlur={() => setFocused(false)}
-      style={
-        focused ? [styles.shown, { backgroundColor: colours.chalk, borderColor: colours.brassDeep }] : styles.unseen
-      }
-    >
-      {focused && <Text style={{ color: colours.ink }}>{says}</Text>}
-    </Pressable>
-  );
-}
+/** What it chooses is known by its key: it is drawn again when it says something else. */
+const Line = memo(
+  function Line({ says, choose }: { says: string; choose(): void }) {
+    const colours = useColours();
+    const [focused, setFocused] = useState(false);
+    return (
+      <Pressable
+        accessibilityRole="button"
+        accessibilityLabel={says}
+        onPress={choose}
+        onFocus={() => setFocused(true)}
+        onBlur={() => setFocused(false)}
+        style={
+          focused ? [styles.shown, { backgroundColor: colours.chalk, borderColor: colours.brassDeep }] : styles.unseen
+        }
+      >
+        {focused && <Text style={{ color: colours.ink }}>{says}</Text>}
+      </Pressable>
+    );
+  },
+  (a, b) => a.says === b.says,
+);
 
 const styles = StyleSheet.create({
   all: { position: 'absolute', top: 8, left: 8, zIndex: 5, pointerEvents: 'box-none' },

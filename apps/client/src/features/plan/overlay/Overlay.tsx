@@ -1,5 +1,5 @@
 import { type DerivedFloor } from '@velvet-tape/core';
-import { lazy } from 'react';
+import { lazy, memo } from 'react';
 import { Quiet } from '../../../ui/Part';
 import { G } from '../../../ui/svg';
 import type { HouseColours } from '../../../ui/theme';
@@ -24,7 +24,7 @@ interface Props {
 }
 
 /** What is laid over the drawing: the selection with its handles, the ghost of what is typed, what is being drawn. */
-export function Overlay({ floor, colours, px, reach }: Props) {
+export const Overlay = memo(function Overlay({ floor, colours, px, reach }: Props) {
   const after = useAppSelector(selectGhost)?.floor ?? null;
   const counting = useAppSelector((state) => state.plan.tool === 'areas');
   const paint = { colours, px };
@@ -44,4 +44,4 @@ export function Overlay({ floor, colours, px, reach }: Props) {
       <SketchMarks {...paint} floor={floor} />
     </G>
   );
-}
+});

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Icon, Text } from 'react-native-paper';
 import { useAppDispatch, useAppSelector } from '../../../store/store';
@@ -7,7 +8,7 @@ import { planActions } from '../plan-slice';
 import { PARTS, type PartName, partAt } from './parts';
 
 /** From one part of the job to another: under the header of a phone while nothing is worked on, in the header of a wide screen always. */
-export function PartsBar({ wide }: { wide: boolean }) {
+export const PartsBar = memo(function PartsBar({ wide }: { wide: boolean }) {
   const colours = useColours();
   const shown = useAppSelector((state) => partAt(state.plan.listing));
   const resting = useAppSelector(
@@ -27,9 +28,9 @@ export function PartsBar({ wide }: { wide: boolean }) {
       ))}
     </View>
   );
-}
+});
 
-function PartTab({
+const PartTab = memo(function PartTab({
   name,
   label,
   icon,
@@ -62,7 +63,7 @@ function PartTab({
       </Text>
     </Pressable>
   );
-}
+});
 
 const styles = StyleSheet.create({
   bar: {

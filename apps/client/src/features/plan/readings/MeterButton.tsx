@@ -1,9 +1,10 @@
+import { memo } from 'react';
 import { useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { isShot, useMeter } from './use-meter';
 
 /** The laser meter: connects it, then fires it. What it sends goes to the field that waits. */
-export function MeterButton() {
+export const MeterButton = memo(function MeterButton() {
   const field = useAppSelector((state) => state.plan.pad.field);
   const { status, meter, streaming, stream } = useMeter();
   if (!isShot(field)) return null;
@@ -25,4 +26,4 @@ export function MeterButton() {
       onPress={() => void meter.measure()}
     />
   );
-}
+});

@@ -1,13 +1,14 @@
 import type { DerivedFloor, OpeningCheck, ScheduleLine, ScheduleOrder, Units } from '@velvet-tape/core';
 import { Suspense, lazy, useMemo, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import { ActivityIndicator, Icon, Text } from 'react-native-paper';
+import { Icon, Text } from 'react-native-paper';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { OrderMenu } from '../later/OrderMenu';
 import { ListBar, ListPanel } from '../later/ListPanel';
 import { lent } from '../later/lent';
 import type { GlazedRoom } from './GlazingChart';
+import { Spinner } from '../../../ui/Spinner';
 
 const { GLAZING_RULES, NoteField, downloadOpenings, downloadWorkbook, edit, formatArea, formatLength } = lent();
 const { glazingByRoom, goToOpening, goToRoom, openingSchedule, orderedSchedule, scheduleTotals, selectFloor } = lent();
@@ -63,7 +64,7 @@ export default function ScheduleList({ floor }: { floor: DerivedFloor }) {
         ))}
         {shown === 'checks' && checks.map((check) => <Check key={check.words} check={check} />)}
         {shown === 'glazing' && (
-          <Suspense fallback={<ActivityIndicator style={styles.none} />}>
+          <Suspense fallback={<Spinner style={styles.none} />}>
             <GlazingChart rooms={glazedRooms(floor)} rules={GLAZING_RULES} />
           </Suspense>
         )}

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { ActivityIndicator, Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Icon, Text } from 'react-native-paper';
 import { BarButton } from '../../../ui/BarButton';
 import { TOUCH, useColours } from '../../../ui/theme';
@@ -8,6 +8,7 @@ import { ListBar, ListPanel } from '../later/ListPanel';
 import { lent } from '../later/lent';
 import { makeHandOver, stopMaking } from './make-sheets';
 import type { Making } from './steps';
+import { Spinner } from '../../../ui/Spinner';
 
 const { download, useAppDispatch, useAppSelector } = lent();
 
@@ -63,7 +64,7 @@ export function HandOver({ close }: { close(): void }) {
         ))}
         {making ? (
           <View style={styles.making} accessibilityLiveRegion="polite">
-            <ActivityIndicator color={colours.velvet} />
+            <Spinner />
             <Text style={styles.grow}>{`Part ${Math.min(making.done + 1, making.of)} of ${making.of}`}</Text>
             <BarButton icon="stop" label="Stop" onPress={stopMaking} />
           </View>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { ActivityIndicator, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { BarButton } from '../../../ui/BarButton';
 import { TOUCH, useColours } from '../../../ui/theme';
@@ -8,6 +8,7 @@ import { lent } from '../later/lent';
 import { makeSheets, stopMaking } from './make-sheets';
 import type { Making } from './steps';
 import { printSheets } from './print-sheets';
+import { Spinner } from '../../../ui/Spinner';
 
 const { useAppDispatch } = lent();
 
@@ -22,7 +23,7 @@ export function Leave({ ids, what }: { ids: readonly string[]; what: string }) {
   if (making)
     return (
       <View style={styles.making} accessibilityLiveRegion="polite">
-        <ActivityIndicator color={colours.velvet} />
+        <Spinner />
         <Text
           style={[styles.grow, { color: colours.ink }]}
         >{`Page ${Math.min(making.done + 1, making.of)} of ${making.of}`}</Text>

@@ -1,7 +1,7 @@
 import type { DerivedFloor, Sheet } from '@velvet-tape/core';
 import type { SheetSet } from '@velvet-tape/core/sheets';
 import { useState } from 'react';
-import { ActivityIndicator, Image, Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { Image, Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Icon, Text } from 'react-native-paper';
 import { BarButton } from '../../../ui/BarButton';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
@@ -14,6 +14,7 @@ import { Papers } from './Papers';
 import { sayWrong } from './say-wrong';
 import { SheetEditor } from './SheetEditor';
 import { useThumbnail } from './use-pages';
+import { Spinner } from '../../../ui/Spinner';
 
 const { edit, filesWorker, sheetsInOrder, useAppDispatch, useAppSelector } = lent();
 
@@ -156,7 +157,7 @@ function SheetLine({ sheet, number, open }: { sheet: Sheet; number: number; open
         ) : picture === 'failed' ? (
           <Icon source="alert-outline" size={24} color={colours.clay} />
         ) : (
-          <ActivityIndicator color={colours.velvet} />
+          <Spinner />
         )}
       </View>
       <View style={styles.grow}>

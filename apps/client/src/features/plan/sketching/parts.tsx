@@ -1,6 +1,6 @@
 import { type DerivedFloor, type Point, direction, faceByKey, leftOf, lineAlong, moved } from '@velvet-tape/core';
 import { pathData } from '@velvet-tape/formats';
-import type { ComponentType } from 'react';
+import { type ComponentType, memo } from 'react';
 import { Text } from 'react-native-paper';
 import { type Command, useAppDispatch, useAppSelector } from '../../../store/store';
 import { BarButton, BarIcon } from '../../../ui/BarButton';
@@ -64,13 +64,13 @@ const PARTS: { readonly [K in Proposal['kind']]: Parts<Named<K>> } = {
 export const partsOf = (proposal: Proposal): Parts<Proposal> => PARTS[proposal.kind] as unknown as Parts<Proposal>;
 
 /** What finishes what is being drawn, beside the figure that is being typed. */
-export function ProposalEnd() {
+export const ProposalEnd = memo(function ProposalEnd() {
   const proposal = useAppSelector((state) => state.plan.proposal);
   const dividing = useAppSelector((state) => state.plan.tool === 'divide');
   if (!proposal) return null;
   const End = (!dividing && partsOf(proposal).End) || Keep;
   return <End proposal={proposal} />;
-}
+});
 
 /** What else can be done with what is being drawn. */
 export function ProposalActions() {

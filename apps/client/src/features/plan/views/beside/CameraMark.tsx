@@ -22,7 +22,7 @@ export interface MarkedEye {
 /** The eye of the small view on the sheet: its middle is taken along, its tip turned; arrow keys do both. */
 export function CameraMark({ eye, put }: { eye: MarkedEye; put(to: { x: number; y: number; heading: number }): void }) {
   const colours = useColours();
-  const { view } = useAppSelector((state) => state.view);
+  const view = useAppSelector((state) => state.view.view);
   const host = useRef<View>(null);
   const now = useRef({ eye, view, put });
   useEffect(() => {
