@@ -21,7 +21,8 @@ export interface LaidUnits {
   unitAt(u: number, v: number): Unit | null;
 }
 
-const mod = (value: number, by: number): number => ((value % by) + by) % by;
+/** What is left of a whole number. A pattern asks a million times: dividing is ten times as fast as the remainder of numbers with a point. */
+export const mod = (value: number, by: number): number => value - by * Math.floor(value / by);
 
 /** A pattern shows so much before it begins again, about, mm; and no more units than this to a side. */
 const SEEN = 2000;
@@ -45,14 +46,14 @@ function inRows({ along, across, joint, bond }: Pick<FinishLook, 'along' | 'acro
     v: rows * width,
     unitAt: (u, v) => {
       const row = Math.floor(v / width);
+      const y = v - row * width;
+      if (y >= across) return null;
       const from = u - (mod(row, shifts) * length) / shifts;
       const column = Math.floor(from / length);
-      const [x, y] = [from - column * length, v - row * width];
-      if (x >= along || y >= across) return null;
-      return {
-        number: mod(row, rows) * columns + mod(column, columns),
-        ...{ along: x, across: y, length: along, width: across, upright: false },
-      };
+      const x = from - column * length;
+      if (x >= along) return null;
+      const number = mod(row, rows) * columns + mod(column, columns);
+      return { number, along: x, across: y, length: along, width: across, upright: false };
     },
   };
 }
@@ -70,15 +71,16 @@ function herringbone({ along, across, joint }: Pick<FinishLook, 'along' | 'acros
     u: columns * stepU,
     v: rows * stepV,
     unitAt: (u, v) => {
-      const [x, y] = [(u - v) / Math.SQRT2, (u + v) / Math.SQRT2];
+      const x = (u - v) / Math.SQRT2;
+      const y = (u + v) / Math.SQRT2;
       const near = Math.floor(v / stepV);
       for (let j = near - 1; j <= near + 2; j += 1) {
         const lying = Math.floor((y - j * l) / w);
-        const [a, b] = [x - lying * w + j * l, y - lying * w - j * l];
-        if (a >= 0 && a < l) return unit(a, b, lying, j, false);
+        const a = x - lying * w + j * l;
+        if (a >= 0 && a < l) return unit(a, y - lying * w - j * l, lying, j, false);
         const standing = Math.floor((x + j * l) / w);
-        const [c, d] = [y - standing * w - j * l - w, x - standing * w + j * l];
-        if (c >= 0 && c < l) return unit(c, d, standing, j, true);
+        const c = y - standing * w - j * l - w;
+        if (c >= 0 && c < l) return unit(c, x - standing * w + j * l, standing, j, true);
       }
       return null;
     },

@@ -1,6 +1,6 @@
 import type { FinishLook } from '../plan/plan';
 import { digitsOf } from './colour';
-import { type LaidUnits, type Unit, laidOf } from './laid';
+import { type LaidUnits, type Unit, laidOf, mod } from './laid';
 
 /** A finish as a picture that repeats itself: red, green, blue and 255 for each px, row by row, `v` upwards from the first row. */
 export interface Texture {
@@ -14,13 +14,15 @@ export interface Texture {
 
 type Rgb = readonly [number, number, number];
 type ColourAt = (u: number, v: number) => Rgb;
+/** How light the own colour of a finish is at a place, 1: as it is; below 0: the other colour is there, so light as the number is without its sign. */
+type LightAt = (u: number, v: number) => number;
 
 /** The longer side of a texture, px: a tile of 3 mm joints shows them, and a house of twenty finishes stays small. */
 const LONGEST = 768;
 /** No finer than this, px to a mm. */
 const FINEST = 1;
 /** Where in a px it is looked at: joints are thinner than a px. */
-const SAMPLES = [0.27, 0.73] as const;
+const [EARLY, LATE] = [0.27, 0.73] as const;
 
 /** Is it one colour all over? */
 export const isPlain = ({ stuff }: Pick<FinishLook, 'stuff'>): boolean => stuff === 'paint' || stuff === 'picture';
@@ -54,23 +56,23 @@ export function textureOf(look: FinishLook): Texture | null {
   if (isPlain(look)) return null;
   const { u, v } = periodOf(look);
   const scale = Math.min(FINEST, LONGEST / Math.max(u, v));
-  const [width, height] = [Math.max(4, Math.round(u * scale)), Math.max(4, Math.round(v * scale))];
-  const at = colourAt(look);
+  const width = Math.max(4, Math.round(u * scale));
+  const height = Math.max(4, Math.round(v * scale));
+  const lightAt = lightOf(look);
+  const [own, second] = [digitsOf(look.colour), digitsOf(look.second)];
   const data = new Uint8ClampedArray(4 * width * height);
-  const [du, dv] = [u / width, v / height];
+  const du = u / width;
+  const dv = v / height;
+  let i = 0;
+  // a house waits for twenty of these: nothing is made for a single px
   for (let y = 0; y < height; y += 1)
-    for (let x = 0; x < width; x += 1) {
-      let [r, g, b] = [0, 0, 0];
-      for (const s of SAMPLES) {
-        const colour = at((x + s) * du, (y + s) * dv);
-        r += colour[0];
-        g += colour[1];
-        b += colour[2];
-      }
-      const i = 4 * (y * width + x);
-      data[i] = r / SAMPLES.length;
-      data[i + 1] = g / SAMPLES.length;
-      data[i + 2] = b / SAMPLES.length;
+    for (let x = 0; x < width; x += 1, i += 4) {
+      const a = lightAt((x + EARLY) * du, (y + EARLY) * dv);
+      const b = lightAt((x + LATE) * du, (y + LATE) * dv);
+      const one = a < 0 ? second : own;
+      const two = b < 0 ? second : own;
+      for (let k = 0; k < 3; k += 1)
+        data[i + k] = (Math.min(255, one[k]! * Math.abs(a)) + Math.min(255, two[k]! * Math.abs(b))) / 2;
       data[i + 3] = 255;
     }
   return { width, height, data, u, v };
@@ -78,48 +80,59 @@ export function textureOf(look: FinishLook): Texture | null {
 
 /** The colour at a place of the pattern, mm from where it begins; red, green and blue, 0 to 255. */
 export function colourAt(look: FinishLook): ColourAt {
-  const own = digitsOf(look.colour);
-  const second = digitsOf(look.second);
+  const lightAt = lightOf(look);
+  const [own, second] = [digitsOf(look.colour), digitsOf(look.second)];
+  return (u, v) => {
+    const light = lightAt(u, v);
+    const [r, g, b] = light < 0 ? second : own;
+    const shaded = (part: number) => Math.min(255, part * Math.abs(light));
+    return [shaded(r), shaded(g), shaded(b)];
+  };
+}
+
+/** What lies in joints is as it is. */
+const JOINT = -1;
+
+function lightOf(look: FinishLook): LightAt {
   switch (look.stuff) {
     case 'paint':
     case 'picture':
-      return () => own;
+      return () => 1;
     case 'wallpaper':
-      return wallpaper(look, own, second);
+      return wallpaper(look);
     case 'carpet': {
       const pile = noise(CARPET, CARPET, 4);
       const patch = noise(CARPET, CARPET, 60);
-      return (u, v) => shaded(own, 0.9 + 0.2 * pile(u, v) + 0.04 * (patch(u, v) - 0.5) - 0.05);
+      return (u, v) => 0.9 + 0.2 * pile(u, v) + 0.04 * (patch(u, v) - 0.5) - 0.05;
     }
     case 'tiles':
-      return units(look, second, (unit) => shaded(own, glaze(unit)));
+      return units(look, glaze);
     case 'boards':
     case 'parquet':
-      return units(look, second, (unit) => grain(own, unit));
+      return units(look, grain);
     case 'stone': {
       const { u, v } = laidOf(look);
       const [cloud, vein] = [noise(u, v, 160), noise(u, v, 420)];
-      return units(look, second, (unit, at, across) => {
-        const line = Math.abs(vein(at + 60 * cloud(at, across), across) - 0.5);
+      return units(look, (unit, at, across) => {
+        const clouded = cloud(at, across);
+        const line = Math.abs(vein(at + 60 * clouded, across) - 0.5);
         const dark = line < 0.02 ? 0.12 * (1 - line / 0.02) : 0;
-        return shaded(own, 0.94 + 0.08 * cloud(at, across) + 0.06 * (chance(unit.number, 3) - 0.5) - dark);
+        return 0.94 + 0.08 * clouded + 0.06 * (chance(unit.number, 3) - 0.5) - dark;
       });
     }
     case 'concrete': {
       const { u, v } = laidOf(look);
       const [cloud, speck] = [noise(u, v, 300), noise(u, v, 9)];
-      return units(look, second, (_, at, across) =>
-        shaded(own, 0.95 + 0.09 * cloud(at, across) - (speck(at, across) > 0.93 ? 0.14 : 0)),
-      );
+      return units(look, (_, at, across) => 0.95 + 0.09 * cloud(at, across) - (speck(at, across) > 0.93 ? 0.14 : 0));
     }
   }
 }
 
-function units(look: FinishLook, joint: Rgb, of: (unit: Unit, u: number, v: number) => Rgb): ColourAt {
+function units(look: FinishLook, of: (unit: Unit, u: number, v: number) => number): LightAt {
   const laid: LaidUnits = laidOf(look);
   return (u, v) => {
     const unit = laid.unitAt(u, v);
-    return unit ? of(unit, u, v) : joint;
+    return unit ? of(unit, u, v) : JOINT;
   };
 }
 
@@ -130,18 +143,17 @@ function glaze({ number, along, across, length, width }: Unit): number {
 }
 
 /** Wood: streaks along the board that are its own, darker lines of growth, edges a little eased. */
-function grain(own: Rgb, { number, along, across, length, width }: Unit): Rgb {
+function grain({ number, along, across, length, width }: Unit): number {
   const tone = 0.96 + 0.16 * (NET[number & 65_535]! - 0.5);
   const far = 4000 * NET[(number + 7001) & 65_535]!;
   const bend = 6 * wave(along / 370 + far);
   const ring = Math.sin((across + bend + far) / (5 + 5 * NET[(number + 14_003) & 65_535]!));
   const streak = smooth(along / 260 + far, (across + bend) / 3 + far) - 0.5;
   const edge = Math.min(across, width - across, along, length - along);
-  const light = tone + 0.035 * ring + 0.1 * streak - (edge < 1.5 ? 0.25 * (1 - edge / 1.5) : 0);
-  return shaded(own, light);
+  return tone + 0.035 * ring + 0.1 * streak - (edge < 1.5 ? 0.25 * (1 - edge / 1.5) : 0);
 }
 
-function wallpaper({ along, across, motif }: FinishLook, own: Rgb, print: Rgb): ColourAt {
+function wallpaper({ along, across, motif }: FinishLook): LightAt {
   const inked: Readonly<Record<FinishLook['motif'], (u: number, v: number) => boolean>> = {
     plain: () => false,
     stripes: (u) => ((u / along) * 10) % 2 < 1,
@@ -158,7 +170,7 @@ function wallpaper({ along, across, motif }: FinishLook, own: Rgb, print: Rgb): 
   };
   const on = inked[motif];
   const fibre = noise(along, across, 3);
-  return (u, v) => shaded(on(u, v) ? print : own, 0.985 + 0.03 * fibre(u, v));
+  return (u, v) => (on(u, v) ? -1 : 1) * (0.985 + 0.03 * fibre(u, v));
 }
 
 /** How far from a whole number. */
@@ -173,26 +185,25 @@ function sprig(u: number, v: number, along: number, across: number): boolean {
   const x = ((((u + (row % 2) * (wide / 2)) % wide) + wide) % wide) - wide / 2;
   const y = v - row * high - high / 2;
   const [sx, sy] = [(2 * x) / wide, (2 * y) / wide];
-  if (Math.abs(sx - 0.1 * Math.sin(4 * sy)) < 0.03 && Math.abs(sy) < 0.7) return true;
-  return LEAVES.some(([cx, cy, turn, size]) => {
-    const [dx, dy] = [sx - cx, sy - cy];
-    const [a, b] = [dx * Math.cos(turn) + dy * Math.sin(turn), dy * Math.cos(turn) - dx * Math.sin(turn)];
-    return (a / size) ** 2 + (b / (0.42 * size)) ** 2 < 1;
+  if (Math.abs(sx) < 0.13 && Math.abs(sy) < 0.7 && Math.abs(sx - 0.1 * Math.sin(4 * sy)) < 0.03) return true;
+  return LEAVES.some(({ x, y, cos, sin, size }) => {
+    const dx = sx - x;
+    const dy = sy - y;
+    // no leaf reaches farther than it is long
+    if (dx * dx + dy * dy > size * size) return false;
+    return ((dx * cos + dy * sin) / size) ** 2 + ((dy * cos - dx * sin) / (0.42 * size)) ** 2 < 1;
   });
 }
-const LEAVES: readonly (readonly [number, number, number, number])[] = [
-  [0.26, -0.28, 0.7, 0.25],
-  [-0.22, -0.08, 2.4, 0.25],
-  [0.28, 0.14, 0.7, 0.23],
-  [-0.2, 0.34, 2.4, 0.21],
-  [0.06, 0.74, 1.5, 0.2],
-];
-
-const shaded = ([r, g, b]: Rgb, light: number): Rgb => [
-  Math.min(255, r * light),
-  Math.min(255, g * light),
-  Math.min(255, b * light),
-];
+/** Where they are from the middle of a sprig, how they are turned and how long they are; half a sprig is 1. */
+const LEAVES = (
+  [
+    [0.26, -0.28, 0.7, 0.25],
+    [-0.22, -0.08, 2.4, 0.25],
+    [0.28, 0.14, 0.7, 0.23],
+    [-0.2, 0.34, 2.4, 0.21],
+    [0.06, 0.74, 1.5, 0.2],
+  ] as const
+).map(([x, y, turn, size]) => ({ x, y, cos: Math.cos(turn), sin: Math.sin(turn), size }));
 
 /** 0 to 1, the same for the same numbers. */
 function chance(number: number, salt: number): number {
@@ -209,10 +220,14 @@ const NET = new Float32Array(65_536).map((_, i) => chance(i, 17));
 
 /** Noise that is not seen to repeat itself: between chances at whole numbers. */
 function smooth(x: number, y: number): number {
-  const [i, j] = [Math.floor(x), Math.floor(y)];
-  const [s, t] = [eased(x - i), eased(y - j)];
-  const [row, next] = [(j & 255) << 8, ((j + 1) & 255) << 8];
-  const [a, b] = [i & 255, (i + 1) & 255];
+  const i = Math.floor(x);
+  const j = Math.floor(y);
+  const s = eased(x - i);
+  const t = eased(y - j);
+  const row = (j & 255) << 8;
+  const next = ((j + 1) & 255) << 8;
+  const a = i & 255;
+  const b = (i + 1) & 255;
   return (NET[row + a]! * (1 - s) + NET[row + b]! * s) * (1 - t) + (NET[next + a]! * (1 - s) + NET[next + b]! * s) * t;
 }
 
@@ -220,13 +235,17 @@ function smooth(x: number, y: number): number {
 function noise(u: number, v: number, size: number): (u: number, v: number) => number {
   const [columns, rows] = [Math.max(2, Math.round(u / size)), Math.max(2, Math.round(v / size))];
   const net = new Float32Array(columns * rows).map((_, i) => chance(i, 31));
-  const wrapped = (k: number, by: number) => ((k % by) + by) % by;
   return (x, y) => {
-    const [a, b] = [(x / u) * columns, (y / v) * rows];
-    const [i, j] = [Math.floor(a), Math.floor(b)];
-    const [s, t] = [eased(a - i), eased(b - j)];
-    const [c, d] = [wrapped(i, columns), wrapped(i + 1, columns)];
-    const [row, next] = [wrapped(j, rows) * columns, wrapped(j + 1, rows) * columns];
+    const a = (x / u) * columns;
+    const b = (y / v) * rows;
+    const i = Math.floor(a);
+    const j = Math.floor(b);
+    const s = eased(a - i);
+    const t = eased(b - j);
+    const c = mod(i, columns);
+    const d = c + 1 === columns ? 0 : c + 1;
+    const row = mod(j, rows) * columns;
+    const next = row + columns === net.length ? 0 : row + columns;
     return (
       (net[row + c]! * (1 - s) + net[row + d]! * s) * (1 - t) + (net[next + c]! * (1 - s) + net[next + d]! * s) * t
     );

@@ -129,6 +129,9 @@ function solidMaterial(): MeshLambertMaterial {
 /** What is chosen of it, from outside. */
 export type How = Omit<Shown, 'inside' | 'sun'>;
 
+/** Patterns that come within so long are drawn at once, ms. */
+const AT_ONCE = 700;
+
 /** Between floors drawn apart, mm. */
 const APART = 2500;
 
@@ -150,6 +153,9 @@ export class HouseInSpace {
   private readonly solid = solidMaterial();
   private readonly patterns = new Map<string, MeshLambertMaterial>();
   private plane: Plane | null = null;
+  /** Patterns that are not there yet, and when the house was drawn with some that had come, ms. */
+  private toCome = 0;
+  private drawnAt = 0;
   /** Everything that lies on the house is there. */
   dressed: Promise<void> = Promise.resolve();
   private readonly through = new MeshLambertMaterial({
@@ -197,20 +203,25 @@ export class HouseInSpace {
     this.reach = reachOf(house);
   }
 
-  /** A pattern comes to be there: first what it is on the whole, then as it is made, one after the other. */
+  /** A pattern comes to be there: first what it is on the whole, then as it is made, one after the other. Several that come soon after each other are drawn at once. */
   private lay({ key, colour, picture }: Pattern, again: () => void): void {
     const material = solidMaterial();
     material.color.set(colour);
     this.cutOne(material, this.plane);
     this.patterns.set(key, material);
+    this.toCome += 1;
     this.dressed = this.dressed.then(async () => {
       const map = await (picture === null ? patternOf(key).then(madeTexture) : pictureTexture(picture)).catch(
         () => null,
       );
-      if (!map) return;
-      material.map = map;
-      material.color.set('#ffffff');
-      material.needsUpdate = true;
+      this.toCome -= 1;
+      if (map) {
+        material.map = map;
+        material.color.set('#ffffff');
+        material.needsUpdate = true;
+      }
+      if (this.toCome > 0 && performance.now() < this.drawnAt + AT_ONCE) return;
+      this.drawnAt = performance.now();
       again();
     });
   }
