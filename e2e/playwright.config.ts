@@ -1,8 +1,10 @@
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM, IN_SPACE, PHONE, WIDE } from './browser';
+import { builtCore } from './built-core';
 
 /** Long journeys through the built application, each with a server of its own that it may stop and start. */
 export default defineConfig({
+  ...builtCore(),
   testDir: 'journeys',
   timeout: 400_000,
   // a shared machine may stand still for half a minute; what passes is not slower for it

@@ -1,8 +1,10 @@
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM, WIDE } from './browser';
+import { builtCore } from './built-core';
 
 /** What is promised of the page for all moments: npm run trials -- pagekills [--count=N --seed=N] */
 export default defineConfig({
+  ...builtCore(),
   testDir: 'trials',
   timeout: 3_600_000,
   expect: { timeout: 20_000 },
