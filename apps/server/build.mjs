@@ -4,7 +4,11 @@ import { readFileSync } from 'node:fs';
 import { build } from 'esbuild';
 
 const core = JSON.parse(readFileSync('../../packages/core/package.json', 'utf8'));
-const INSIDE = [/^[./]/, /^@velvet-tape\//, ...Object.keys(core.dependencies).map((name) => new RegExp(`^${name}(/|$)`))];
+const INSIDE = [
+  /^[./]/,
+  /^@velvet-tape\//,
+  ...Object.keys(core.dependencies).map((name) => new RegExp(`^${name}(/|$)`)),
+];
 
 await build({
   entryPoints: { main: 'src/main.ts', thread: 'src/work/tasks.ts', 'show-link': 'src/entry/show-link.ts' },
