@@ -1,3 +1,4 @@
+import './with-hooks';
 import fc from 'fast-check';
 import {
   type Altered,
@@ -39,13 +40,6 @@ import { hookEdits } from './hook-edits';
 import { House } from './house';
 import { bringIn } from './over-a-picture';
 
-// a kind that only the tests know is there as any other; nothing else is told of it
-jest.mock('../src/plan/kinds', () => {
-  const kinds = jest.requireActual<typeof import('../src/plan/kinds')>('../src/plan/kinds');
-  const { hookKind } = jest.requireActual<typeof import('./hook-kind')>('./hook-kind');
-  Object.assign(kinds.KINDS, { hooks: hookKind });
-  return { ...kinds, COLLECTIONS: Object.keys(kinds.KINDS) };
-});
 Object.assign(EDITS, hookEdits);
 
 /** The same houses in every run; others with FC_SEED. */
