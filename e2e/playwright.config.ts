@@ -9,8 +9,8 @@ export default defineConfig({
   timeout: 400_000,
   // a shared machine may stand still for half a minute; what passes is not slower for it
   expect: { timeout: 45_000 },
-  // they wait more than they work: three keep two processors busy
-  workers: 3,
+  // they wait as much as they work: four keep two processors busy
+  workers: 4,
   fullyParallel: true,
   // a machine that stalls for seconds may cost a tap; what passes at the second try is listed as flaky
   retries: 1,

@@ -215,6 +215,8 @@ test('a wall with a taped length resists, in words, and is loosened where it say
     .getByRole('button', { name: /^Studio/ })
     .click();
   await page.getByRole('button', { name: /^Wall 2: 3\.00 m, taped/ }).click();
+  // the sheet is lower by it, and the plan higher
+  await expect(page.getByTestId('tape-strip')).toBeVisible();
   const floor = await restingBox(page.getByTestId(/^floor/));
   const wall = [floor.x + floor.width, floor.y + floor.height / 4] as const;
   await drag(page, wall, [wall[0] + 40, wall[1]]);
