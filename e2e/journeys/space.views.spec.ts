@@ -169,6 +169,16 @@ test('a view is kept, named, its lens typed and stepped through; three vantages 
   const bytes = await readFile((await (await leaves).path())!);
   if (process.env['LOOK']) await writeFile('/tmp/look/kept.jpg', bytes);
   expect(await sharp(bytes).metadata()).toMatchObject({ width: 1280, height: 720, format: 'jpeg' });
+
+  // a tap on its mark on the plan offers to look from it again
+  await page.getByRole('tab', { name: 'Plan' }).tap();
+  const mark = page.getByTestId(/^vantage [^ ]+$/).nth(1);
+  await expect(mark).toBeVisible();
+  await page.touchscreen.tap(...(await middleOf(mark)));
+  await expect(page.getByText('Vantage: Library')).toBeVisible();
+  await look(page, 'p8-mark');
+  await key(page, 'Look from here').tap();
+  await expect(vantage).toHaveText('Library');
 });
 
 test('the sun goes through the day and the year on a slider, falls on floors, and is kept with a vantage; a house that is nowhere is asked where it is', async ({

@@ -58,6 +58,7 @@ export function workbench(plan: Plan = newPlan({ name: 'Shed' })) {
     ask: () => undefined,
     pan: (dx) => (state.panned += dx),
     drawn: (room) => (state.drawn = room),
+    offerLook: () => undefined,
     lettering: () => 125,
     pieces: () => state.plan.pieces,
     option: () => null,

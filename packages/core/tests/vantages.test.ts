@@ -1,4 +1,7 @@
+import fc from 'fast-check';
+import Flatbush from 'flatbush';
 import { type VantageView, newPlan, readPlan, vantagesInOrder } from '../src';
+import { vantageAt } from '../src/later';
 import { House } from './house';
 
 const view: VantageView = {
@@ -24,6 +27,36 @@ test('vantages are kept in an order of their own, changed, moved and removed; un
   expect(house.plan.vantages[stove]).toMatchObject({ name: 'At the stove', lens: 35, tilt: 90 });
   house.do({ kind: 'removeVantage', vantage: hall });
   expect(names(house)).toEqual(['Bay', 'At the stove']);
+});
+
+test('the mark under a finger is the nearest of its floor within reach, as a spatial index has it', () => {
+  const metres = fc.integer({ min: 0, max: 60 }).map((half) => half * 500);
+  const place = fc.record({ x: metres, y: metres, above: fc.boolean() });
+  const house = new House();
+  const above = house.do({ kind: 'addFloor', of: 'ground', side: 'above' })!;
+  fc.assert(
+    fc.property(
+      fc.uniqueArray(place, { maxLength: 12, selector: (each) => JSON.stringify(each) }),
+      place,
+      (all, finger) => {
+        const own = new House(house.plan, 10);
+        for (const { x, y, above: up } of all) add(own, 'Spot', { x, y, floor: up ? above : 'ground' });
+        const there = all.filter((each) => each.above === finger.above);
+        const index = new Flatbush(Math.max(1, there.length));
+        if (there.length === 0) index.add(1e9, 1e9);
+        for (const { x, y } of there) index.add(x, y);
+        index.finish();
+        const reach = 1200;
+        const nearest = index.neighbors(finger.x, finger.y, 1, reach).map((i) => there[i]!)[0];
+        const found = vantageAt(own.plan.vantages, finger.above ? above : 'ground', finger, reach);
+        const away = (spot: { x: number; y: number } | null | undefined) =>
+          spot ? Math.hypot(spot.x - finger.x, spot.y - finger.y) : null;
+        expect(away(found)).toBe(away(nearest));
+        if (found) expect(found.floor).toBe(finger.above ? above : 'ground');
+      },
+    ),
+    { numRuns: 150 },
+  );
 });
 
 test('what nobody could look like is refused in words, and nothing is changed', () => {

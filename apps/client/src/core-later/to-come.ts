@@ -9,6 +9,7 @@ export let drawFloorHatches: Rooms['drawFloorHatches'] = () => [];
 export let drawWallHatches: Rooms['drawWallHatches'] = () => [];
 export let elevationOfPieces: Rooms['elevationOfPieces'] = () => [];
 export let drawPiecesOn: Rooms['drawPiecesOn'] = () => [];
+export let vantageAt: Rooms['vantageAt'] = () => null;
 export let withoutGone: Rooms['withoutGone'] = (parts) => parts;
 export let drawAlterations: Rooms['drawAlterations'] = () => [];
 // whoever asks for these comes with them
@@ -31,6 +32,7 @@ export function come(rooms: Rooms): void {
     drawAlterations,
     withoutGone,
     elevationOfPieces,
+    vantageAt,
   } = rooms);
   ({ wallsToCarry, cutFloor, drawSection, leastHeadroom, stairChecks } = rooms);
 }

@@ -6,3 +6,4 @@ export * from '../notes';
 export * from '../options';
 export * from '../pieces';
 export * from '../stairs/checks';
+export { vantageAt } from '../vantages/draw-on-plan';

@@ -1,6 +1,7 @@
 import type { DrawingPart } from '../drawing/draw-floor';
 import type { DrawingStyle, Mark } from '../drawing/marks';
-import type { Id, Vantage } from '../plan/plan';
+import { type Point, distance } from '../geometry/point';
+import type { Collection, Id, Vantage } from '../plan/plan';
 
 /** Half of what a lens of so many mm sees from left to right, radians: 36 mm of film. */
 const halfAcross = (lens: number): number => Math.atan(18 / lens);
@@ -17,6 +18,13 @@ export function drawVantages(
   const own = Object.values(vantages).filter((vantage) => vantage.floor === floor);
   if (own.length === 0 || without?.has('vantages')) return [];
   return [{ key: 'vantages', apart: false, marks: own.flatMap((vantage) => marksOf(vantage, lettering)) }];
+}
+
+/** The vantage of a floor whose mark is nearest to a point, within so much, mm; null: none is. */
+export function vantageAt(vantages: Collection<Vantage>, floor: Id, at: Point, reach: number): Vantage | null {
+  const away = (vantage: Vantage) => distance(vantage, at);
+  const near = Object.values(vantages).filter((vantage) => vantage.floor === floor && away(vantage) <= reach);
+  return near.toSorted((a, b) => away(a) - away(b))[0] ?? null;
 }
 
 function marksOf({ id, x, y, heading, lens }: Vantage, lettering: number): Mark[] {

@@ -52,7 +52,12 @@ export function Notice() {
   );
 }
 
-const OFFERS: Record<Offer['kind'], string> = { loosen: 'Loosen it', walk: 'Take it up again', rescale: 'Rescale' };
+const OFFERS: Record<Offer['kind'], string> = {
+  loosen: 'Loosen it',
+  walk: 'Take it up again',
+  look: 'Look from here',
+  rescale: 'Rescale',
+};
 
 const styles = StyleSheet.create({
   /** Beside the buttons over the sheet. */

@@ -4,6 +4,7 @@ import { randomSeed } from '../../store/seed';
 import type { AppDispatch, RootState } from '../../store/store';
 import { planActions } from './plan-slice';
 import type { Offer } from './plan-state';
+import { standAt } from './views/stand-at';
 
 /** Does an edit and says what is to be said. The result tells whether it was done. */
 export const edit =
@@ -54,7 +55,8 @@ export const preview =
 export const takeOffer =
   (offer: Offer) =>
   (dispatch: AppDispatch): void => {
-    if (offer.kind === 'rescale') dispatch(edit({ kind: 'rescale', underlay: offer.underlay }));
+    if (offer.kind === 'look') dispatch(standAt({ vantage: offer.vantage }));
+    else if (offer.kind === 'rescale') dispatch(edit({ kind: 'rescale', underlay: offer.underlay }));
     else if (offer.kind === 'walk') {
       dispatch(planActions.toolChosen('walk'));
       dispatch(planActions.proposed(offer.walk));

@@ -107,10 +107,11 @@ export interface ReadingAlong {
   readonly at: number;
 }
 
-/** To loosen the reading that stands in the way, and then do what was to be done; to take a dropped walk up again. */
+/** To loosen the reading that stands in the way, and then do what was to be done; to take a dropped walk up again; to look at the house from a vantage. */
 export type Offer =
   | { readonly kind: 'loosen'; readonly reading: string; readonly then: Intent }
   | { readonly kind: 'walk'; readonly walk: WalkProposal }
+  | { readonly kind: 'look'; readonly vantage: string }
   /** To make what is only scaled follow what was taped. */
   | { readonly kind: 'rescale'; readonly underlay: string };
 

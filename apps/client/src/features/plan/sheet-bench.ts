@@ -9,6 +9,7 @@ import { seenUnderlay } from './underlay/seen';
 import { selectTraced } from './underlay/selectors';
 import { keepProposal, roomDrawn } from './sketching/keep';
 import type { Bench } from './tools/tool';
+import { offerLook } from './views/stand-at';
 import { viewActions } from './view-slice';
 import { LETTERING, letteringStep } from './viewport';
 
@@ -51,6 +52,7 @@ export function sheetBench(dispatch: AppDispatch, getState: () => RootState): Be
     },
     takeSeen: (at, reach) => dispatch(takeSeenAt(at, reach)),
     ask: (at) => dispatch(planActions.pointed(at)),
+    offerLook: (at, reach) => dispatch(offerLook(at, reach)),
     lettering: () => LETTERING / letteringStep(getState().view.view.scale),
     pieces: () => selectPieces(getState()),
     option: () => selectOption(getState()),

@@ -22,7 +22,7 @@ import {
   straighten,
   transform,
 } from '../rooms-commands';
-import { askToStandIn } from '../views/wanted';
+import { standAt } from '../views/stand-at';
 import { selectFace, selectRoom, selectSolid } from '../selectors';
 import { closeEnd } from '../sketching/commands';
 import type { Of } from './chosen-kind';
@@ -154,10 +154,7 @@ export function RoomTiles() {
           icon="shoe-print"
           label="Step inside"
           says="Step inside this room"
-          onPress={() => {
-            askToStandIn(selection.id);
-            dispatch(planActions.listed('views'));
-          }}
+          onPress={() => dispatch(standAt({ room: selection.id }))}
         />
       )}
       <Tile icon="rotate-right" label="Turn" says="Turn a quarter" onPress={() => dispatch(transform({ turn: 90 }))} />

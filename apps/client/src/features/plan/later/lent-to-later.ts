@@ -95,6 +95,7 @@ export {
 } from '@velvet-tape/core';
 export { pathData } from '@velvet-tape/formats';
 export { viewActions } from '../view-slice';
+export { standAt } from '../views/stand-at';
 export { ofViews } from '../views/views-room';
 export { piece } from './later';
 export { PICTURES, pickFiles } from '../../../pictures/pick';

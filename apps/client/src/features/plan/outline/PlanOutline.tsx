@@ -6,7 +6,7 @@ import { useColours } from '../../../ui/theme';
 import { lent } from '../later/lent';
 
 const { finenessOf, formatArea, formatLength, goToFace, lengthToSay, planActions, roughly, selectFloor } = lent();
-const { capital, selectRoom, stepsInWords, useAppDispatch, useAppSelector } = lent();
+const { capital, selectRoom, standAt, stepsInWords, useAppDispatch, useAppSelector, vantagesInOrder } = lent();
 
 /**
  * The plan in words, for whoever does not see it or has no pointer: its rooms, then the walls of the chosen one, then what stands in them. Each is chosen by
@@ -16,7 +16,8 @@ export default function PlanOutline() {
   const dispatch = useAppDispatch();
   const floor = useAppSelector(selectFloor);
   const chosen = useAppSelector(selectRoom);
-  if (!floor) return null;
+  const kept = useAppSelector((state) => state.plan.plan?.vantages);
+  if (!floor || !kept) return null;
   const { units } = floor.plan.job;
   const rooms = floor.rooms.map((room) => ({
     key: room.room.id,
@@ -58,9 +59,14 @@ export default function PlanOutline() {
       says,
       choose: () => dispatch(planActions.selected({ kind: 'note', of, id })),
     }));
+  const vantages = vantagesInOrder({ vantages: kept }).flatMap(({ id, floor: on, name }) =>
+    on === floor.floor
+      ? [{ key: id, says: `Vantage: ${name}. Look from it`, choose: () => dispatch(standAt({ vantage: id })) }]
+      : [],
+  );
   return (
     <View role="navigation" accessibilityLabel={`What is on ${floor.name}`} style={styles.all}>
-      {[...rooms, ...stairs, ...walls, ...openings, ...notes].map((each) => (
+      {[...rooms, ...stairs, ...walls, ...openings, ...notes, ...vantages].map((each) => (
         <Line key={each.key} says={each.says} choose={each.choose} />
       ))}
     </View>

@@ -64,9 +64,11 @@ export function chooseTool(bench: Bench): Tool {
       if (intent) bench.preview(intent, state.seed);
     },
     up(pointer) {
-      if (state.kind === 'pressed')
+      if (state.kind === 'pressed') {
         bench.select(state.piece ? pieceChosen(bench, state.piece) : chosen(bench, state.hit, pointer));
-      else if (state.kind === 'framing')
+        // whatever lies under the mark is chosen as it would be without it
+        bench.offerLook(pointer.at, pointer.reach);
+      } else if (state.kind === 'framing')
         chooseAll(bench, roomsWithin(bench.floor(), rectangle(state.from, pointer.at)));
       else if (state.kind === 'dragging' && state.grip.kind === 'part') bench.handOver('bump');
       else if (state.kind === 'dragging' && state.grip.kind !== 'sheet') {

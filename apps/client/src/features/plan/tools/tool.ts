@@ -50,6 +50,8 @@ export interface Bench {
   takeSeen(at: Point, reach: number): boolean;
   /** Why does the floor here count, or not? */
   ask(at: Point): void;
+  /** Where the mark of a vantage is near, offers to look from it. */
+  offerLook(at: Point, reach: number): void;
   /** Height of body lettering as it is drawn, mm of the house. */
   lettering(): number;
   /** The pieces of the option that is looked at, as they are without what is being dragged. */

@@ -28,7 +28,7 @@ import type { How, Shown } from './space/things';
 import { ThumbPad } from './ThumbPad';
 import { useHeldKeys } from './use-held-keys';
 import { NOTHING_YET, NOT_RAISED, NO_WEBGL, Words } from './Words';
-import { isKnown, wantedRoom } from './wanted';
+import { isKnown, wantedPlace } from './wanted';
 import { backgroundOf, lensOf, posed, shownFrom } from './vantage-view';
 import { type Standing, floorAt, openWay, roomAt, roomsBySize, standIn } from './walking';
 
@@ -160,12 +160,13 @@ export function ViewsPart(_: { floor: DerivedFloor }) {
     },
   };
   // asked for with a tap on the plan: forgotten only when this is on the screen, as drawing it may be begun more than once
-  const [asked] = useState(wantedRoom);
+  const [asked] = useState(wantedPlace);
   useEffect(isKnown, []);
   const [went, setWent] = useState(false);
   if (asked !== null && house && !went) {
     setWent(true);
-    const at = standIn(house.walkable, asked);
+    const at = 'room' in asked ? standIn(house.walkable, asked.room) : null;
+    if ('vantage' in asked) goTo(asked.vantage);
     if (at) {
       gait.stand(at, openWay(house.walkable, at));
       setWhere({ at, heading: gait.heading });

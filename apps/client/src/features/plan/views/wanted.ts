@@ -1,9 +1,11 @@
-/** The room one asked to stand in from the plan. */
-let wanted: string | null = null;
-export const askToStandIn = (room: string): void => {
-  wanted = room;
+/** Where one asked to stand from the plan: in a room, or at a vantage. */
+type Wanted = { readonly room: string } | { readonly vantage: string };
+
+let wanted: Wanted | null = null;
+export const askToStand = (where: Wanted): void => {
+  wanted = where;
 };
-export const wantedRoom = (): string | null => wanted;
+export const wantedPlace = (): Wanted | null => wanted;
 /** It is known where it was to be known. */
 export const isKnown = (): void => {
   wanted = null;
