@@ -51,8 +51,8 @@ export const Header = memo(function Header({ wide }: { wide: boolean }) {
         </View>
         {wide && <PartsBar wide />}
         {wide && <FloorSwitch colour={PALE} />}
-        <Undo wide={wide} />
-        <Redo wide={wide} />
+        <Step back wide={wide} />
+        <Step back={false} wide={wide} />
         <Leave />
       </View>
       <TroubleShown closed={closed} />
@@ -129,36 +129,18 @@ function HowItStands({ wide, closed, close }: Closing & { wide: boolean }) {
   );
 }
 
-const keys = (label: string, key: string, wide: boolean) => (wide ? `${label} (${key})` : label);
-
-/** An edit is named on the button that takes it back. */
-const named = (edits: readonly { readonly name: string }[]) => (edits.length > 0 ? ` ${edits.at(-1)!.name}` : '');
-
-function Undo({ wide }: { wide: boolean }) {
+/** Takes the last edit back, or does again what was taken back; the button names it. */
+function Step({ back, wide }: { back: boolean; wide: boolean }) {
   const dispatch = useAppDispatch();
-  const what = useAppSelector((state) => named(state.plan.past));
+  const what = useAppSelector(({ plan: { past, future } }) => (back ? past : future).at(-1)?.name ?? '');
+  const label = [back ? 'Undo' : 'Redo', what].filter(Boolean).join(' ');
   return (
     <IconButton
-      icon="undo"
+      icon={back ? 'undo' : 'redo'}
       iconColor={PALE}
       disabled={what === ''}
-      accessibilityLabel={keys(`Undo${what}`, 'Ctrl Z', wide)}
-      onPress={() => dispatch(planActions.undone())}
-      style={styles.icon}
-    />
-  );
-}
-
-function Redo({ wide }: { wide: boolean }) {
-  const dispatch = useAppDispatch();
-  const what = useAppSelector((state) => named(state.plan.future));
-  return (
-    <IconButton
-      icon="redo"
-      iconColor={PALE}
-      disabled={what === ''}
-      accessibilityLabel={keys(`Redo${what}`, 'Ctrl Y', wide)}
-      onPress={() => dispatch(planActions.redone())}
+      accessibilityLabel={wide ? `${label} (Ctrl ${back ? 'Z' : 'Y'})` : label}
+      onPress={() => dispatch(back ? planActions.undone() : planActions.redone())}
       style={styles.icon}
     />
   );
