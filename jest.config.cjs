@@ -9,12 +9,13 @@ const SWC = {
 };
 const esm =
   'clipper2-ts|earcut|suncalc|@gltf-transform|property-graph|fast-png|iobuffer|gl-matrix|flatbush|flatqueue|polylabel|tinyqueue|robust-predicates|ml-[\\w-]+|is-any-array|papaparse|@asteasolutions|openapi3-ts|p-limit|yocto-queue|@seriousme|jsts';
-const inNode = (name, root, how = 'in-one-piece') => ({
+const inNode = (name, root) => ({
   displayName: name,
   rootDir: root,
   testEnvironment: 'node',
   testMatch: ['<rootDir>/tests/**/*.test.ts'],
-  transform: { '\\.(ts|js|mjs)$': [require.resolve(`./scripts/${how}.cjs`), SWC] },
+  globalSetup: require.resolve('./scripts/build-tests.cjs'),
+  transform: { '\\.(ts|js|mjs)$': [require.resolve('./scripts/built-test.cjs'), SWC] },
   transformIgnorePatterns: [`node_modules/(?!(${esm})/)`],
 });
 
@@ -27,7 +28,7 @@ module.exports = {
     inNode('core', 'packages/core'),
     inNode('formats', 'packages/formats'),
     inNode('contract', 'packages/contract'),
-    inNode('server', 'apps/server', 'in-node'),
+    inNode('server', 'apps/server'),
     '<rootDir>/apps/client',
   ],
 };

@@ -53,6 +53,7 @@ export function sheetBench(dispatch: AppDispatch, getState: () => RootState): Be
     takeSeen: (at, reach) => dispatch(takeSeenAt(at, reach)),
     ask: (at) => dispatch(planActions.pointed(at)),
     offerLook: (at, reach) => dispatch(offerLook(at, reach)),
+    refuse: (text) => dispatch(planActions.said({ text, tone: 'refused' })),
     lettering: () => LETTERING / letteringStep(getState().view.view.scale),
     pieces: () => selectPieces(getState()),
     option: () => selectOption(getState()),

@@ -1,7 +1,8 @@
 import { roomsCome } from '../../../core-later/come';
 import type { Command } from '../../../store/store';
 import { planActions } from '../plan-slice';
-import type { Tool } from '../tools/tool';
+import { toolToCome } from '../tools/tool-to-come';
+import type { Bench, Tool } from '../tools/tool';
 import { viewActions } from '../view-slice';
 
 /** A part of the plan that is worked with as the rest is, and comes later. */
@@ -10,40 +11,37 @@ export interface RoomToCome<R> {
   readonly now: () => R | null;
   /** Fetches it, after the rooms of the core it needs; what is shown is then looked at again. */
   readonly bring: Command;
+  /** Its tool, which may be used before it is there. */
+  readonly tool: (make: (room: R, bench: Bench) => Tool) => (bench: Bench) => Tool;
 }
 
 /** `failed`: what is said where it can’t be fetched. */
 export function roomToCome<R>(load: () => Promise<R>, failed: string): RoomToCome<R> {
   let room: R | null = null;
+  let coming: Promise<R> | null = null;
+  const comes = (): Promise<R> =>
+    (coming ??= roomsCome()
+      .then(load)
+      .then(
+        (own) => (room = own),
+        (error: unknown) => {
+          coming = null;
+          throw error;
+        },
+      ));
   return {
     now: () => room,
     bring: (dispatch) => {
       if (room) return;
-      void roomsCome()
-        .then(load)
-        .then((own) => {
-          room = own;
-          dispatch(viewActions.roomCame());
-        })
-        .catch(() => {
-          dispatch(planActions.said({ text: failed, tone: 'refused' }));
-        });
+      comes().then(
+        () => dispatch(viewActions.roomCame()),
+        () => dispatch(planActions.said({ text: failed, tone: 'refused' })),
+      );
     },
-  };
-}
-
-/** The tool of such a part; until that is there it does nothing. */
-export function toolToCome(make: () => Tool | null): Tool {
-  let own: Tool | null = null;
-  const tool = () => (own ??= make());
-  return {
-    get busy() {
-      return tool()?.busy ?? false;
+    tool: (make) => (bench) => {
+      let own: Tool | null = null;
+      const now = () => (own ??= room && make(room, bench));
+      return toolToCome(bench, { now, comes: () => comes().then(() => now()!) }, failed);
     },
-    down: (pointer) => tool()?.down(pointer),
-    move: (pointer) => tool()?.move(pointer),
-    up: (pointer) => tool()?.up(pointer),
-    hover: (pointer) => tool()?.hover?.(pointer),
-    cancel: () => tool()?.cancel(),
   };
 }

@@ -1,6 +1,6 @@
 import type { Command, RootState } from '../../../store/store';
 import type { ChosenKind, Of } from '../chosen/chosen-kind';
-import { roomToCome, toolToCome } from '../later/room-to-come';
+import { roomToCome } from '../later/room-to-come';
 import type { Bench, Tool } from '../tools/tool';
 
 /** What of notes comes later: how they are put on the plan, and what is done with a chosen one. */
@@ -29,7 +29,7 @@ export const wantsNotes = ({ plan: { plan, tool } }: RootState): boolean =>
     Object.values(plan.rooms).some(({ hatch }) => hatch) ||
     Object.values(plan.walls).some(({ hatch }) => hatch));
 
-export const notesTool = (bench: Bench): Tool => toolToCome(() => room.now()?.notesTool(bench) ?? null);
+export const notesTool = room.tool((own, bench) => own.notesTool(bench));
 
 const nothing: Command = () => undefined;
 

@@ -1,7 +1,7 @@
 import type { Intent } from '@velvet-tape/core';
 import type { Command, RootState } from '../../../store/store';
 import type { ChosenKind, Of } from '../chosen/chosen-kind';
-import { roomToCome, toolToCome } from '../later/room-to-come';
+import { roomToCome } from '../later/room-to-come';
 import type { Selection } from '../plan-state';
 import type { Bench, Pointer, Tool } from '../tools/tool';
 
@@ -36,7 +36,7 @@ export const ofPieces = <N extends keyof Parts>(name: N): Promise<{ default: Par
 export const wantsPieces = ({ plan: { plan, tool } }: RootState): boolean =>
   plan !== null && (tool === 'pieces' || Object.keys(plan.pieces).length > 0);
 
-export const piecesTool = (bench: Bench): Tool => toolToCome(() => room.now()?.piecesTool(bench) ?? null);
+export const piecesTool = room.tool((own, bench) => own.piecesTool(bench));
 export const pieceMeant: PiecesRoom['pieceMeant'] = (...at) => room.now()?.pieceMeant(...at) ?? null;
 export const pieceDrag: PiecesRoom['pieceDrag'] = (...at) => room.now()?.pieceDrag(...at) ?? null;
 export const pieceChosen: PiecesRoom['pieceChosen'] = (bench, id) =>

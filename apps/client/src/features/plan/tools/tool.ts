@@ -52,6 +52,8 @@ export interface Bench {
   ask(at: Point): void;
   /** Where the mark of a vantage is near, offers to look from it. */
   offerLook(at: Point, reach: number): void;
+  /** Says why something can’t be done. */
+  refuse(words: string): void;
   /** Height of body lettering as it is drawn, mm of the house. */
   lettering(): number;
   /** The pieces of the option that is looked at, as they are without what is being dragged. */
