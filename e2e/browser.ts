@@ -20,7 +20,7 @@ export const CHROMIUM = {
 };
 
 export const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
-export const WIDE = { viewport: { width: 1280, height: 800 } };
+export const WIDE = { viewport: { width: 1280, height: 800 }, hasTouch: false, isMobile: false };
 
 /** The same with a graphics card emulated, for what is drawn in space. */
 export const IN_SPACE = {

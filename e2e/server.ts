@@ -1,7 +1,7 @@
 import { type ChildProcess, execFileSync, spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { createServer } from 'node:net';
-import { test as base } from '@playwright/test';
+import { type BrowserContext, type BrowserContextOptions, test as base } from '@playwright/test';
 
 const ADMIN = () => process.env['TEST_DATABASE_URL']!;
 const psql = (url: string, ...statements: string[]) =>
@@ -96,8 +96,37 @@ export class Server {
   }
 }
 
-/** A test with a server: `server` is up and as new, and `page` opens on it by relative addresses. One server for all journeys of a worker. */
-export const test = base.extend<{ server: Server }, { service: Server }>({
+/** What is done in a browser by whoever comes to a journey first. */
+type Told = Pick<BrowserContextOptions, 'baseURL' | 'hasTouch' | 'isMobile' | 'locale' | 'serviceWorkers' | 'viewport'>;
+
+/** Nothing of what a journey left is there for the next one; only scripts stay compiled. */
+async function forget(context: BrowserContext, origin: string): Promise<void> {
+  await Promise.all(context.pages().map((page) => page.close()));
+  await context.setOffline(false);
+  await context.clearCookies();
+  await context.clearPermissions();
+  const page = await context.newPage();
+  const storageTypes = 'cookies,file_systems,indexeddb,local_storage,service_workers,cache_storage';
+  await (await context.newCDPSession(page)).send('Storage.clearDataForOrigin', { origin, storageTypes });
+  await page.close();
+}
+
+interface OfJourney {
+  server: Server;
+  /** In a browser that has never seen the application, as for what comes over the wire. */
+  fresh: boolean;
+}
+interface OfWorker {
+  service: Server;
+  contexts: (told: Told) => Promise<BrowserContext>;
+}
+
+/**
+ * A test with a server: `server` is up and as new, and `page` opens on it by relative addresses. One server for all journeys of a worker, and one context of the
+ * browser for all that are told the same: to compile the application anew is a third of an opening.
+ */
+export const test = base.extend<OfJourney, OfWorker>({
+  fresh: [false, { option: true }],
   service: [
     async ({}, use, info) => {
       const service = new Server(`velvet_journeys_${info.parallelIndex}`, await freePort());
@@ -106,11 +135,30 @@ export const test = base.extend<{ server: Server }, { service: Server }>({
     },
     { scope: 'worker' },
   ],
+  contexts: [
+    async ({ browser }, use) => {
+      const made = new Map<string, BrowserContext>();
+      await use(async (told) => {
+        const key = JSON.stringify(told);
+        const context = made.get(key) ?? (await browser.newContext(told));
+        made.set(key, context);
+        return context;
+      });
+      await Promise.all([...made.values()].map((context) => context.close()));
+    },
+    { scope: 'worker' },
+  ],
   server: async ({ service }, use) => {
     await service.renew();
     await use(service);
   },
   baseURL: async ({ server }, use) => use(server.url),
+  context: async ({ browser, contexts, server, fresh, hasTouch, isMobile, locale, serviceWorkers, viewport }, use) => {
+    const told = { baseURL: server.url, hasTouch, isMobile, locale, serviceWorkers, viewport };
+    const context = fresh ? await browser.newContext(told) : await contexts(told);
+    await use(context);
+    await (fresh ? context.close() : forget(context, server.url));
+  },
 });
 
 export { expect } from '@playwright/test';

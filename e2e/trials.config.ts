@@ -3,7 +3,7 @@ import { CHROMIUM, WIDE } from './browser';
 import { builtCore } from './built-core';
 
 /** What is promised of the page for all moments: npm run trials -- pagekills [--count=N --seed=N] */
-export default defineConfig({
+export default defineConfig<{ fresh: boolean }>({
   ...builtCore(),
   testDir: 'trials',
   timeout: 3_600_000,
@@ -11,5 +11,5 @@ export default defineConfig({
   workers: 1,
   outputDir: '../test-results',
   globalSetup: './cluster.ts',
-  use: { ...CHROMIUM, ...WIDE, actionTimeout: 20_000 },
+  use: { ...CHROMIUM, ...WIDE, fresh: true, actionTimeout: 20_000 },
 });

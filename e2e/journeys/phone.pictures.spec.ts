@@ -172,7 +172,7 @@ test('a picture of 40 megapixels comes in smaller, beside the screen, within a c
 });
 
 test.describe('with the application kept on the device', () => {
-  test.use({ serviceWorkers: 'allow' });
+  test.use({ serviceWorkers: 'allow', fresh: true });
 
   test('a photo is flattened by its sheet; brought in without a signal it goes up when that is back', async ({
     page,

@@ -228,7 +228,7 @@ test('the sun goes through the day and the year on a slider, falls on floors, an
 });
 
 test.describe('at a desk', () => {
-  test.use({ ...WIDE, hasTouch: false, isMobile: false });
+  test.use(WIDE);
 
   test('the house stands beside the ledger; what is corrected on the plan is corrected there', async ({ page }) => {
     await page.goto('/job/ferry-house');

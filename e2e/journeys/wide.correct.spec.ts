@@ -1,6 +1,9 @@
 import type { Page } from '@playwright/test';
 import { middleOf, restingBox } from '../finger';
+import { WIDE } from '../browser';
 import { expect, test } from '../server';
+
+test.use(WIDE);
 
 const ledger = (page: Page, name: RegExp) => page.getByLabel('Ledger of rooms').getByRole('button', { name });
 const total = (page: Page) => page.getByTestId('job-total');

@@ -2,7 +2,10 @@ import { buffer } from 'node:stream/consumers';
 import type { Page } from '@playwright/test';
 import { restingBox } from '../finger';
 import { boatShedSketch } from '../../apps/server/src/demo/boat-shed';
+import { WIDE } from '../browser';
 import { expect, test } from '../server';
+
+test.use(WIDE);
 
 const total = (page: Page) => page.getByTestId('job-total');
 const wall = (page: Page, name: RegExp) => page.getByLabel('Walls of the room').getByRole('button', { name });

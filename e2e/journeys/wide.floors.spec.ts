@@ -1,7 +1,10 @@
 import type { Page } from '@playwright/test';
 import { openMillHouse } from '../mill-house';
 import { key } from '../pad';
+import { WIDE } from '../browser';
 import { expect, test } from '../server';
+
+test.use(WIDE);
 
 /** Comes to a button by the keyboard's focus, and presses it with Enter. */
 async function enter(page: Page, name: string | RegExp): Promise<void> {

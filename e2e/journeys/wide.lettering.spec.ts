@@ -1,6 +1,9 @@
 import { intersection, ringsArea } from '@velvet-tape/core';
 import type { Page } from '@playwright/test';
+import { WIDE } from '../browser';
 import { expect, test } from '../server';
+
+test.use(WIDE);
 
 interface Overlap {
   readonly texts: readonly [string, string];

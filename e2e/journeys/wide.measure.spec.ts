@@ -1,7 +1,10 @@
 import { type Intent, type Reading, applyEdit, deriveFloor, newPlan } from '@velvet-tape/core';
 import type { Page } from '@playwright/test';
 import { middleOf, restingBox } from '../finger';
+import { WIDE } from '../browser';
 import { expect, test } from '../server';
+
+test.use(WIDE);
 
 const ledger = (page: Page, name: RegExp) => page.getByLabel('Ledger of rooms').getByRole('button', { name });
 const total = (page: Page) => page.getByTestId('job-total');
@@ -207,7 +210,7 @@ test('what is typed on a keyboard is used or refused, sign by sign; unlikely siz
 });
 
 test.describe('with the application kept on the device', () => {
-  test.use({ serviceWorkers: 'allow' });
+  test.use({ serviceWorkers: 'allow', fresh: true });
 
   test('it opens, and a job with it, without the server', async ({ page, server }) => {
     await page.goto('/job/ferry-house');

@@ -3,7 +3,10 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { unzipSync } from 'fflate';
 import sharp from 'sharp';
 import { key } from '../pad';
+import { WIDE } from '../browser';
 import { expect, test } from '../server';
+
+test.use(WIDE);
 
 const run = (command: string, ...args: string[]) => execFileSync(command, args, { encoding: 'utf8' });
 

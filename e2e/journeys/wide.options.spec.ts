@@ -1,5 +1,8 @@
 import { key } from '../pad';
+import { WIDE } from '../browser';
 import { expect, test } from '../server';
+
+test.use(WIDE);
 
 test('four options of a sewing room side by side, moving together; one copied, renamed, chosen, discarded and back', async ({
   page,

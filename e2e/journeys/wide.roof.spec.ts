@@ -1,7 +1,10 @@
 import { loft, openPlan } from '../attics';
 import { ofHouse } from '../mill-house';
 import { key } from '../pad';
+import { WIDE } from '../browser';
 import { expect, test } from '../server';
+
+test.use(WIDE);
 
 test('a roof over three rooms from eaves and ridge, a section drawn through it, a roof light put in; areas taken away as a workbook', async ({
   page,

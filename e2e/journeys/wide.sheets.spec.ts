@@ -1,8 +1,11 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { unzipSync } from 'fflate';
+import { WIDE } from '../browser';
 import { expect, test } from '../server';
 import { key } from '../pad';
+
+test.use(WIDE);
 
 const run = (command: string, ...args: string[]) => execFileSync(command, args, { encoding: 'utf8' });
 

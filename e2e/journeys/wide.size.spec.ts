@@ -1,6 +1,10 @@
 import type { Page } from '@playwright/test';
 import { millHouse } from '../mill-house';
+import { WIDE } from '../browser';
 import { expect, test } from '../server';
+
+// what comes over the wire to a browser that has nothing of it yet
+test.use({ ...WIDE, fresh: true });
 
 /** Nothing on the wire for so long, ms: all has come. */
 const QUIET = 1500;

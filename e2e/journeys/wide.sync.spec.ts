@@ -1,5 +1,8 @@
 import type { Page } from '@playwright/test';
+import { WIDE } from '../browser';
 import { expect, test } from '../server';
+
+test.use(WIDE);
 
 const saved = (page: Page) => expect(page.getByTestId('sync')).toHaveAccessibleName('Saved');
 

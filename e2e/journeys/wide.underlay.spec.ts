@@ -4,7 +4,10 @@ import sharp from 'sharp';
 import { restingBox } from '../finger';
 import { giveFile, onScreen, pictureOn } from '../picture';
 import { key } from '../pad';
+import { WIDE } from '../browser';
 import { expect, test } from '../server';
+
+test.use(WIDE);
 
 const marking = (page: Page) => page.getByTestId('marks-next');
 
