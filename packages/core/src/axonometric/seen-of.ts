@@ -17,6 +17,8 @@ const LEAST = 0.3;
 /** What hides lines that lie behind it: triangles that look this way. Of each line the stretches that are seen, as shares of it. */
 export class Hiding {
   private readonly spots: readonly (readonly [Spot, Spot, Spot])[];
+  /** Of each its nearest corner. */
+  private readonly nearest: Float64Array;
   private readonly index: Flatbush | null;
 
   constructor(
@@ -27,6 +29,7 @@ export class Hiding {
       .map((triangle) => triangle.map((p) => this.spot(p)) as [Spot, Spot, Spot])
       // page y runs down: what looks this way runs clockwise in numbers
       .filter(([a, b, c]) => (b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x) < -1e-3);
+    this.nearest = Float64Array.from(this.spots, ([a, b, c]) => Math.max(a.near, b.near, c.near));
     this.index = this.spots.length > 0 ? new Flatbush(this.spots.length) : null;
     for (const [a, b, c] of this.spots)
       this.index!.add(
@@ -49,11 +52,13 @@ export class Hiding {
     const long = Math.hypot(q.x - p.x, q.y - p.y);
     if (long < LEAST) return [];
     const hidden: [number, number][] = [];
-    const near =
-      this.index?.search(Math.min(p.x, q.x), Math.min(p.y, q.y), Math.max(p.x, q.x), Math.max(p.y, q.y)) ?? [];
-    for (const i of near) {
+    const behind = Math.min(p.near, q.near) + ON_IT;
+    const box = [Math.min(p.x, q.x), Math.min(p.y, q.y), Math.max(p.x, q.x), Math.max(p.y, q.y)] as const;
+    for (const i of this.index?.search(...box, (i) => this.nearest[i]! > behind) ?? []) {
       const stretch = hiddenBy(p, q, this.spots[i]!);
-      if (stretch) hidden.push(stretch);
+      if (!stretch) continue;
+      if (stretch[0] === 0 && stretch[1] === 1) return [];
+      hidden.push(stretch);
     }
     hidden.sort((s, t) => s[0] - t[0]);
     const seen: [number, number][] = [];
@@ -67,22 +72,24 @@ export class Hiding {
   }
 }
 
+/** On which side of the line through two spots a third lies: negative is inside of a triangle that looks this way. */
+const off = (u: Spot, v: Spot, s: Spot): number => (v.x - u.x) * (s.y - u.y) - (v.y - u.y) * (s.x - u.x);
+
 /** From where to where along a line a triangle is before it. */
-function hiddenBy(p: Spot, q: Spot, [a, b, c]: readonly [Spot, Spot, Spot]): [number, number] | null {
-  let [from, to] = [0, 1];
-  for (const [u, v] of [
-    [a, b],
-    [b, c],
-    [c, a],
-  ] as const) {
-    // inside is where this is negative
-    const off = (s: Spot) => (v.x - u.x) * (s.y - u.y) - (v.y - u.y) * (s.x - u.x);
-    const [s, t] = [off(p), off(q)];
+function hiddenBy(p: Spot, q: Spot, triangle: readonly [Spot, Spot, Spot]): [number, number] | null {
+  let from = 0;
+  let to = 1;
+  // of millions of pairs most end here
+  for (let i = 0; i < 3; i += 1) {
+    const [u, v] = [triangle[i]!, triangle[(i + 1) % 3]!];
+    const s = off(u, v, p);
+    const t = off(u, v, q);
     if (s >= 0 && t >= 0) return null;
     if (s > 0) from = Math.max(from, s / (s - t));
     else if (t > 0) to = Math.min(to, s / (s - t));
     if (to - from < 1e-9) return null;
   }
+  const [a, b, c] = triangle;
   // how near the triangle is, at a place of the page
   const area = (b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x);
   const before = (k: number): number => {
