@@ -47,7 +47,8 @@ ensure_all() {
 ensure_client() {
   mkdir -p .state
   local now
-  now=$(find apps/client packages -type f | grep -v -E '/(node_modules|dist|\.expo|tests|bench|trials)/' |
+  # what the build itself makes is no reason to build again
+  now=$(find apps/client packages -type f | grep -v -E '/(node_modules|dist|\.expo|\.parts|tests|bench|trials)/|expo-env\.d\.ts$|\.tsbuildinfo$' |
     LC_ALL=C sort | xargs sha256sum package-lock.json | sha256sum | cut -d' ' -f1)
   if [ ! -f apps/client/dist/index.html ] || [ "$(cat .state/client 2>/dev/null)" != "$now" ]; then
     say "Building the client (one to three minutes the first time)"
