@@ -124,3 +124,36 @@ test('what shows: a look of one’s own that leaves names out and locks walls; a
   await key(page, 'Label as all have it').tap();
   await expect(page.getByTestId('sheet').getByText('h 2.40 m')).toHaveCount(0);
 });
+
+test.describe('in a browser that has nothing of the application yet', () => {
+  test.use({ fresh: true });
+
+  test('a line drawn before its tool has come is there when it comes; where it can’t come, that is said', async ({
+    page,
+    server,
+  }) => {
+    const finger = new Finger(page);
+    let [comes, fails] = [() => {}, true];
+    const signal = new Promise<void>((resolve) => (comes = resolve));
+    await page.route(/\/room-\w+\.js/, async (route) => {
+      if (fails) return route.abort();
+      await signal;
+      await route.continue();
+    });
+    await openMillHouse(page, server);
+    const floor = page.getByTestId(/^floor /);
+    const at = (x: number, y: number) => ofHouse(floor, { x, y });
+    const draws = async () => finger.drag(await at(120, 2900), await at(7900, 2800));
+    await takeTool(page, 'Notes');
+    await draws();
+    await expect(page.getByText(/^What is written on the plan could not be fetched/).first()).toBeVisible();
+    fails = false;
+    await draws();
+    await look(page, 'notes-waiting');
+    await expect(page.getByTestId('dimension-tiles')).toHaveCount(0);
+    comes();
+    await expect(page.getByTestId('dimension-tiles')).toBeVisible();
+    await look(page, 'notes-come');
+    await expect(figures(page)).toHaveCount(1);
+  });
+});

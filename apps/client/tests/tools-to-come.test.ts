@@ -70,9 +70,14 @@ test('a tool of a part that is on its way does what was tapped when it comes, on
 });
 
 test('what was tapped for a part that can’t be fetched is refused in words, and not done later; the next tap fetches it again', async () => {
-  const { done, state, tool } = partOf(
+  const { done, part, state, tool } = partOf(
     () => Promise.reject(new Error('no signal')),
     () => Promise.resolve(null),
+  );
+  const told: { type: string }[] = [];
+  part.bring(
+    (action: unknown) => void told.push(action as { type: string }) as never,
+    () => undefined as never,
   );
   tool.down(at(0, 0));
   tool.up(at(0, 0));
@@ -81,4 +86,6 @@ test('what was tapped for a part that can’t be fetched is refused in words, an
   tool.down(at(0, 0));
   await settled();
   expect(done).toEqual(['down']);
+  // what is shown of it is looked at again, though nobody else has asked since
+  expect(told.map(({ type }) => type)).toEqual(['plan/said', 'view/roomCame']);
 });

@@ -19,11 +19,17 @@ export interface RoomToCome<R> {
 export function roomToCome<R>(load: () => Promise<R>, failed: string): RoomToCome<R> {
   let room: R | null = null;
   let coming: Promise<R> | null = null;
+  // whoever shows it is told, also where a tap has fetched it that could not come before
+  let tell = () => {};
   const comes = (): Promise<R> =>
     (coming ??= roomsCome()
       .then(load)
       .then(
-        (own) => (room = own),
+        (own) => {
+          room = own;
+          tell();
+          return own;
+        },
         (error: unknown) => {
           coming = null;
           throw error;
@@ -33,10 +39,8 @@ export function roomToCome<R>(load: () => Promise<R>, failed: string): RoomToCom
     now: () => room,
     bring: (dispatch) => {
       if (room) return;
-      comes().then(
-        () => dispatch(viewActions.roomCame()),
-        () => dispatch(planActions.said({ text: failed, tone: 'refused' })),
-      );
+      tell = () => void dispatch(viewActions.roomCame());
+      comes().catch(() => dispatch(planActions.said({ text: failed, tone: 'refused' })));
     },
     tool: (make) => (bench) => {
       let own: Tool | null = null;
