@@ -96,7 +96,7 @@ export class Server {
   }
 }
 
-/** What is done in a browser by whoever comes to a journey first. */
+/** What a context of the browser is told when it is made: its screen, its language, whether the application may stay on the device. */
 type Told = Pick<BrowserContextOptions, 'baseURL' | 'hasTouch' | 'isMobile' | 'locale' | 'serviceWorkers' | 'viewport'>;
 
 /** Nothing of what a journey left is there for the next one; only scripts stay compiled. */

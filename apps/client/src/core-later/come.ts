@@ -1,15 +1,9 @@
-let coming: Promise<unknown> | null = null;
+import { fetchedOnce } from '../offline/fetched-once';
+
 let here = false;
 
 /** Are the rooms of the core that come later there? */
 export const roomsAreHere = (): boolean => here;
 
-/** The rooms of the core that come later are there; one that could not come is asked for again. */
-export const roomsCome = (): Promise<unknown> =>
-  (coming ??= import('./piece').then(
-    () => (here = true),
-    (error: unknown) => {
-      coming = null;
-      throw error;
-    },
-  ));
+/** The rooms of the core that come later are there. */
+export const roomsCome: () => Promise<unknown> = fetchedOnce(() => import('./piece').then(() => (here = true)));

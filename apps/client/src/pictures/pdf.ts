@@ -1,3 +1,4 @@
+import { fetchedOnce } from '../offline/fetched-once';
 import { LONGEST_SIDE } from '@velvet-tape/contract';
 import type { PDFDocumentProxy } from 'pdfjs-dist';
 import { NotAPicture } from './check';
@@ -30,26 +31,22 @@ const MOST_PAGES = 60;
 const LIBRARY = '/pdf/pdf.min.mjs';
 const WORKER = '/pdf/pdf.worker.min.mjs';
 
-let loading: Promise<Reader> | null = null;
-
-function reader(): Promise<Reader> {
-  loading ??= new Promise<Reader>((resolve, reject) => {
-    const script = document.createElement('script');
-    script.type = 'module';
-    script.src = LIBRARY;
-    script.onload = () => {
-      const { pdfjsLib } = globalThis as unknown as { pdfjsLib: Reader };
-      pdfjsLib.GlobalWorkerOptions.workerSrc = WORKER;
-      resolve(pdfjsLib);
-    };
-    script.onerror = () => {
-      loading = null;
-      reject(new NotAPicture('What reads PDFs could not be loaded. Try again when there is a connection.'));
-    };
-    document.head.append(script);
-  });
-  return loading;
-}
+const reader = fetchedOnce(
+  () =>
+    new Promise<Reader>((resolve, reject) => {
+      const script = document.createElement('script');
+      script.type = 'module';
+      script.src = LIBRARY;
+      script.onload = () => {
+        const { pdfjsLib } = globalThis as unknown as { pdfjsLib: Reader };
+        pdfjsLib.GlobalWorkerOptions.workerSrc = WORKER;
+        resolve(pdfjsLib);
+      };
+      script.onerror = () =>
+        reject(new NotAPicture('What reads PDFs could not be loaded. Try again when there is a connection.'));
+      document.head.append(script);
+    }),
+);
 
 /** Opens a PDF. Throws `NotAPicture` where it is broken, or has a password. */
 export async function openPdf(file: Blob): Promise<PdfFile> {

@@ -28,7 +28,7 @@ export class Hiding {
     this.spots = triangles
       .map((triangle) => triangle.map((p) => this.spot(p)) as [Spot, Spot, Spot])
       // page y runs down: what looks this way runs clockwise in numbers
-      .filter(([a, b, c]) => (b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x) < -1e-3);
+      .filter(([a, b, c]) => off(a, b, c) < -1e-3);
     this.nearest = Float64Array.from(this.spots, ([a, b, c]) => Math.max(a.near, b.near, c.near));
     this.index = this.spots.length > 0 ? new Flatbush(this.spots.length) : null;
     for (const [a, b, c] of this.spots)
@@ -91,7 +91,7 @@ function hiddenBy(p: Spot, q: Spot, triangle: readonly [Spot, Spot, Spot]): [num
   }
   const [a, b, c] = triangle;
   // how near the triangle is, at a place of the page
-  const area = (b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x);
+  const area = off(a, b, c);
   const before = (k: number): number => {
     const [x, y] = [p.x + k * (q.x - p.x), p.y + k * (q.y - p.y)];
     const wb = ((x - a.x) * (c.y - a.y) - (y - a.y) * (c.x - a.x)) / area;

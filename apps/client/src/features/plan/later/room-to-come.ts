@@ -1,4 +1,5 @@
 import { roomsCome } from '../../../core-later/come';
+import { fetchedOnce } from '../../../offline/fetched-once';
 import type { Command } from '../../../store/store';
 import { planActions } from '../plan-slice';
 import { toolToCome } from '../tools/tool-to-come';
@@ -18,23 +19,14 @@ export interface RoomToCome<R> {
 /** `failed`: what is said where it can’t be fetched. */
 export function roomToCome<R>(load: () => Promise<R>, failed: string): RoomToCome<R> {
   let room: R | null = null;
-  let coming: Promise<R> | null = null;
   // whoever shows it is told, also where a tap has fetched it that could not come before
   let tell = () => {};
-  const comes = (): Promise<R> =>
-    (coming ??= roomsCome()
-      .then(load)
-      .then(
-        (own) => {
-          room = own;
-          tell();
-          return own;
-        },
-        (error: unknown) => {
-          coming = null;
-          throw error;
-        },
-      ));
+  const comes = fetchedOnce(async () => {
+    await roomsCome();
+    room = await load();
+    tell();
+    return room;
+  });
   return {
     now: () => room,
     bring: (dispatch) => {
