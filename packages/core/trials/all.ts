@@ -16,6 +16,7 @@ import { sheetsOfHouses } from './sheets';
 import { severalFloors } from './storeys';
 import { stringsOfHouses } from './strings';
 import { tilePlans } from './tiling';
+import { typedLengths } from './typed-lengths';
 
 /**
  * npm run trials [-- name…] [--seed=N] [--count=N]: what is promised for all inputs, held against many of them. Fresh seeds unless told; the
@@ -44,6 +45,7 @@ const trials: Record<string, Trial> = {
   getin: { usual: 400, run: getRound },
   options: { usual: 1_000, run: retapeOptions },
   carry: { usual: 2_000, run: carryUp },
+  typed: { usual: 500, run: typedLengths },
 };
 
 /** Walls found on drawn plans, clean and noisy. */

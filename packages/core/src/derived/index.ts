@@ -1,6 +1,7 @@
 export * from './cavities';
 export * from './derive-floor';
 export * from './room-measures';
+export * from './freer-end';
 export * from './height-place';
 export * from './misclosures';
 export * from './readings';

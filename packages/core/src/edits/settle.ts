@@ -4,7 +4,7 @@ import { isPlanar } from '../document/planar';
 import { type Draft, Refusal } from '../plan/draft';
 import { type Id, type Reading, placeOfReading } from '../plan/plan';
 import { networkBefore, networkOfFloor, reconcileKinds, reconcileRooms } from '../rooms';
-import { type Adjustment, trueUp, valueInWords, valueOnPlan } from '../trueup';
+import { type Adjustment, SILENT, Survey, deviationOf, standingOf, trueUp, valueInWords, valueOnPlan } from '../trueup';
 import { formatLength } from '../units';
 import { placeByGaps } from './place-by-gaps';
 import { sayMisfits } from './say-misfits';
@@ -122,13 +122,35 @@ function fitToReadings(draft: Draft, floor: Id, stay: readonly Id[]): void {
   const walls = draft.on('walls', floor);
   const own = draft.on('readings', floor);
   const sums = sumsOfGaps(networkOfFloor(draft, floor), draft.on('gaps', floor), own, draft.openingsOf(floor));
-  const fitted = trueUp({ corners: draft.corners, walls, readings: [...own, ...sums] }, stay);
+  const standing = standingOf(draft.floors[floor], walls);
+  const fitted = trueUp({ corners: draft.corners, walls, readings: [...own, ...sums], standing }, stay);
   for (const [id, corner] of Object.entries(fitted.corners)) {
     if (corner !== draft.corners[id]) draft.moveCorner(id, corner);
   }
   for (const wall of fitted.walls) draft.put('walls', wall);
+  requireRoom(draft, floor, fitted.report, [...own, ...sums]);
   saySquare(draft, fitted.report);
 }
+
+/** A reading that nothing contradicts, and that is not met all the same: walls beside it would have to pass each other. */
+function requireRoom(draft: Draft, floor: Id, { residuals }: Adjustment['report'], readings: readonly Reading[]): void {
+  const unmet = residuals.filter(
+    ({ reading, by }) =>
+      draft.before.readings[reading.id] !== reading &&
+      Math.abs(by) > (reading.kind === 'angle' ? deviationOf(reading) : Math.max(SILENT, 2 * deviationOf(reading))),
+  );
+  if (unmet.length === 0) return;
+  const survey = new Survey(networkOfFloor(draft, floor), readings);
+  const stuck = unmet.find(({ reading }) => survey.control(reading) < UNCONTROLLED);
+  if (!stuck) return;
+  const words = valueInWords(stuck.reading, stuck.reading.value, draft.job.units);
+  throw new Refusal(
+    `${words} can’t be without one wall passing another that ends beside it. Move that one first, or take it away.`,
+  );
+}
+
+/** A reading whose redundancy is less than this stands for itself. */
+const UNCONTROLLED = 0.05;
 
 /** Opposite walls that differ a little make a room that is not quite square; said once, when it comes about. */
 function saySquare(draft: Draft, report: Adjustment['report']): void {

@@ -3,6 +3,7 @@ import type { Collection, Corner, Id, Reading, Wall } from '../plan/plan';
 import { type Network, componentsOf, networkOf } from '../walls';
 import { fit } from './fit';
 import { grainOf } from './grain';
+import type { Standing } from './least-movement';
 import { turnOutOf } from './quantity';
 import { asDrawn } from './quantity-of-place';
 
@@ -11,6 +12,8 @@ export interface FloorToAdjust {
   readonly corners: Collection<Corner>;
   readonly walls: readonly Wall[];
   readonly readings: readonly Reading[];
+  /** How firmly corners stand where they are, against each other; 1 unless told. */
+  readonly standing?: Standing;
 }
 
 export interface Adjustment {
@@ -36,8 +39,8 @@ const TURNED = 1e-4;
 
 /**
  * Fits a floor (its corners, and the sizes of walls that were read) to its readings by weighted least squares: Σ(residual/σ)² over the readings, the assumed directions and
- * lines, and (weakly, so that what nothing else says stays as it was drawn) the sketch. Corners in `stay` stay; where some are
- * pinned, those do. Connected parts are fitted apart; those without a reading are left alone. As in Ghilani & Wolf, Adjustment
+ * lines, and (weakly, so that what nothing else says stays as it was drawn) the sketch. Of what meets them as well, the one is taken in which least moves. Corners in `stay` stay;
+ * where some are pinned, those do. Connected parts are fitted apart; those without a reading are left alone. As in Ghilani & Wolf, Adjustment
  * Computations (from memory).
  */
 export function adjust(floor: FloorToAdjust, stay: readonly Id[] = []): Adjustment {
@@ -52,7 +55,7 @@ export function adjust(floor: FloorToAdjust, stay: readonly Id[] = []): Adjustme
   for (const [part, own] of grouped(ids, (id) => component.get(id)!)) {
     const walls = floor.walls.filter((wall) => component.get(wall.start) === part);
     const readings = floor.readings.filter((reading) => component.get(reading.from) === part);
-    const fitted = fit({ ids: own, corners: floor.corners, walls, readings }, stay);
+    const fitted = fit({ ids: own, corners: floor.corners, walls, readings }, stay, floor.standing);
     residuals.push(...fitted.residuals);
     sized.push(...fitted.walls.filter((wall, i) => wall !== walls[i]));
     for (const id of own) {

@@ -141,6 +141,8 @@ function alikeIn(network: Network, unknowns: Unknowns, readings: readonly Readin
 
 /** However small a size is, it was not drawn better than this, mm. */
 const LEAST_SKETCHED = 200;
+/** A short piece of wall between two others was drawn no better than a piece as long as this, mm: its ends are as sure as the rooms on both sides. */
+const LEAST_PIECE = 500;
 
 /** The sketch itself, weakly: every wall as long and in the direction it was drawn, and as thick and bent. */
 function sketchOf(network: Network, unknowns: Unknowns, readings: readonly Reading[]): Observation[] {
@@ -156,7 +158,7 @@ function sketchOf(network: Network, unknowns: Unknowns, readings: readonly Readi
     const [a, b] = [network.corners.get(wall.start)!, network.corners.get(wall.end)!];
     const [i, j] = [unknowns.at(wall.start), unknowns.at(wall.end)];
     const share = read.has(wall.id) ? DEVIATION.overdrawn : DEVIATION.sketch;
-    const deviation = share * Math.max(100, Math.hypot(b.x - a.x, b.y - a.y));
+    const deviation = share * Math.max(LEAST_PIECE, Math.hypot(b.x - a.x, b.y - a.y));
     const along = (observed: number, off: number): Observation => ({
       source: 'sketch',
       reading: null,

@@ -60,6 +60,15 @@ export class Design {
     return { at: this.at.subarray(from, to), slopes: this.slopes.subarray(from, to) };
   }
 
+  /** The same rows with other weights for the last of them. */
+  withWeights(last: Float64Array): Design {
+    const other = Object.create(Design.prototype) as { -readonly [K in keyof Design]: Design[K] };
+    Object.assign(other, this);
+    other.weights = Float64Array.from(this.weights);
+    other.weights.set(last, this.weights.length - last.length);
+    return other as Design;
+  }
+
   /** Does it depend on the same unknowns, row by row? */
   isLike(other: Design): boolean {
     const { at, starts } = this;

@@ -3,6 +3,7 @@ import { type Network, networkOf } from '../walls';
 import { asBuilt, assumptionsOf, anchoredAt } from './assumptions';
 import { Design, valueAt } from './design';
 import { DEVIATION } from './deviations';
+import { type Standing, allMet, leastMoved } from './least-movement';
 import { type WallsAt, largest, minimise, mostShare, moved } from './minimise';
 import { NormalEquations, solveNear } from './normal-equations';
 import { type Observation, misfitOf, readingOf } from './observations';
@@ -61,7 +62,7 @@ const MOST_STEPS = 60;
  * Fits a connected part by weighted least squares. The sketch is followed: in every step it is the result of the step before, so it pulls at
  * nothing that was read, and what nothing else says stays as drawn. The equations of a former fit of the same walls lead the way.
  */
-export function fit(part: Part, stay: readonly Id[]): Fit {
+export function fit(part: Part, stay: readonly Id[], standing: Standing = NONE): Fit {
   const begun = unknownsOf(networkOf(part.corners, part.walls), part.ids, part.readings);
   const start = begun.vector((id) => part.corners[id]!, part.walls);
   const known = recall(part, begun, start);
@@ -84,7 +85,7 @@ export function fit(part: Part, stay: readonly Id[]): Fit {
     shape = squared.normal;
   }
   const followed = follow(part, unknowns, model, anchored.observations, known?.normal ?? null, shape);
-  const x = anchored.back(followed.x);
+  const x = settled(followed, unknowns, anchored, standing, start);
   const at = { ...followed.model, x };
   remember({ walls: part.walls, unknowns, model: at, normal: followed.normal });
   return {
@@ -92,6 +93,27 @@ export function fit(part: Part, stay: readonly Id[]): Fit {
     walls: unknowns.wallsAt(part.walls, x),
     residuals: residualsAt(at, x),
   };
+}
+
+const NONE: Standing = new Map();
+
+/** What was fitted, with all readings met that can be, and nothing moved that need not. */
+function settled(
+  { model, x }: { readonly model: Model; readonly x: Float64Array },
+  unknowns: Unknowns,
+  { observations, stays }: Anchored,
+  standing: Standing,
+  start: Float64Array,
+): Float64Array {
+  if (largest(moved(x, start, -1)) < 1e-9) return x;
+  const known = [...observed(model), ...model.assumed.filter(({ source }) => source !== 'sketch')];
+  if (stays === null) known.push(...observations);
+  const least = leastMoved(
+    { network: model.network, unknowns, known, stay: stays ?? [], standing },
+    start,
+    allMet(known, x),
+  );
+  return allMet(known, least);
 }
 
 const wallsAt = ({ walls }: Part, unknowns: Unknowns): WallsAt =>
@@ -213,26 +235,18 @@ const isFarOff = (model: Model, x: Float64Array): boolean =>
 
 interface Anchored {
   readonly observations: readonly Observation[];
-  /** The corners put back on the sheet to where they hang on. */
-  back(x: Float64Array): Float64Array;
+  /** Corners that stay, where the part is free to be shifted as a whole; null where it is held where it is. */
+  readonly stays: readonly Id[] | null;
 }
 
-/** What keeps a part where it is on the sheet: pinned corners, else those that are to stay, else its first corner. */
+/** What keeps a part where it is on the sheet: pinned corners, else those that are to stay, else that as few corners move as can be. */
 function anchor({ ids, corners }: Part, unknowns: Unknowns, stay: readonly Id[]): Anchored {
   const pinned = ids.filter((id) => corners[id]!.pinned);
   const own = pinned.length > 0 ? pinned : stay.filter((id) => unknowns.has(id));
   if (pinned.length > 0 || own.length > 1)
-    return { observations: own.flatMap((id) => anchoredAt(corners[id]!, unknowns)), back: (x) => x };
-  const [first, still] = [corners[ids[0]!]!, corners[own[0] ?? ids[0]!]!];
-  const at = unknowns.at(still.id);
-  return {
-    // lightly, so that equations of the same walls are the same whatever stays
-    observations: anchoredAt(first, unknowns, LIGHTLY),
-    back: (x) => {
-      const by = [still.x - x[at]!, still.y - x[at + 1]!] as const;
-      return x.map((value, i) => (i < 2 * ids.length ? value + by[i % 2 === 0 ? 0 : 1] : value));
-    },
-  };
+    return { observations: own.flatMap((id) => anchoredAt(corners[id]!, unknowns)), stays: null };
+  // lightly, so that equations of the same walls are the same whatever stays
+  return { observations: anchoredAt(corners[ids[0]!]!, unknowns, LIGHTLY), stays: own };
 }
 
 /** mm */

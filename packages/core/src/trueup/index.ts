@@ -8,6 +8,7 @@ export { observationsOf } from './known';
 export { misfitOf } from './observations';
 export { quantityOf, valueOnPlan } from './quantity-of-place';
 export * from './slips';
+export { isOuter, standingOf } from './standing';
 export * from './survey';
 export { Unknowns, unknownsOf } from './unknowns';
 export * from './what-next';

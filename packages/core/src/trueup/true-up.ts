@@ -18,19 +18,21 @@ const MOST_TURN = (3 * Math.PI) / 180;
  * directions, is set aside: the plan is not bent out of shape by it.
  */
 export function trueUp(floor: FloorToAdjust, stay: readonly Id[] = []): Adjustment {
-  const { corners, walls } = floor;
+  const { corners, walls, standing } = floor;
   let { readings } = floor;
   let fitted = adjust(floor, stay);
   const network = networkOf(corners, walls);
   for (let round = 0; round < MOST_ASIDE; round += 1) {
     const lost = losesReading(network, fitted, walls, readings);
+    // what is all met contradicts nothing
+    if (!lost && isMet(fitted)) break;
     // with a diagonal in the room a slip may be met by corners that are let go
     if (!lost && readings.length > SEARCHED && !isDoubtful(fitted)) break;
     const [worst] = misclosuresOf(network, readings, { most: 1, judged: JUDGED });
     if (!lost && (!worst?.aside || (worst.suspects.length > 1 && !isBent(fitted)))) break;
     const aside = latest(worst ? worst.suspects.map(({ reading }) => reading) : readings);
     readings = readings.filter((reading) => reading !== aside);
-    fitted = adjust({ corners, walls, readings }, stay);
+    fitted = adjust({ corners, walls, readings, ...(standing && { standing }) }, stay);
   }
   return fitted;
 }
@@ -54,6 +56,13 @@ const isDoubtful = (fitted: Adjustment): boolean =>
       !reading.spread &&
       Math.abs(by) > Math.max(DOUBTFUL * deviationOf(reading), reading.kind === 'angle' ? 0 : SILENT),
   );
+
+/** Off by less than this a reading is met, mm; walls that left their directions by less than this did not, radians. */
+const MET = 0.01;
+const LEVEL = 1e-4;
+
+const isMet = ({ report }: Adjustment): boolean =>
+  Math.abs(report.residuals[0]?.by ?? 0) < MET && Math.abs(report.turned[0]?.by ?? 0) < LEVEL;
 
 /** In standard deviations. */
 const DOUBTFUL = 1.5;

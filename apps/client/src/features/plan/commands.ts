@@ -7,7 +7,7 @@ import { edit } from './edit';
 import { keepEntryUnit, nextEntryUnit } from './entry-unit';
 import { planActions } from './plan-slice';
 import type { ToolName } from './plan-state';
-import { besideHouse, houseBox, selectFace, selectFloor, selectRoom, selectTyped } from './selectors';
+import { besideHouse, houseBox, selectFace, selectFloor, selectMoves, selectRoom, selectTyped } from './selectors';
 import { nextAlong } from './openings/reading-along';
 import { sayMisclosure } from './readings/say';
 import { likelierThanTyped } from './readings/unlikely';
@@ -74,6 +74,11 @@ export const changeEntryUnit: Command = (dispatch, getState) => {
   const entry = nextEntryUnit(plan.job.units, choices.entry);
   dispatch(planActions.choicesMade({ entry }));
   keepEntryUnit(jobId, entry);
+};
+
+/** The other end of the chosen wall moves. */
+export const swapEnds: Command = (dispatch, getState) => {
+  dispatch(planActions.endChosen(selectMoves(getState()) === 'to' ? 'from' : 'to'));
 };
 
 /** The next wall of the room that is not read yet, the way round that was chosen; when all are, the room itself. */

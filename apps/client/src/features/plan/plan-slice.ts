@@ -179,8 +179,8 @@ const slice = createSlice({
     listed: (state, { payload }: PayloadAction<PlanState['listing']>) => {
       state.listing = payload;
     },
-    endSwapped: (state) => {
-      state.pad.moves = state.pad.moves === 'to' ? 'from' : 'to';
+    endChosen: (state, { payload }: PayloadAction<'from' | 'to'>) => {
+      state.pad.moves = payload;
     },
     growthChosen: (state, { payload }: PayloadAction<PlanState['pad']['grow']>) => {
       state.pad.grow = payload;

@@ -164,7 +164,8 @@ export interface PlanState {
   pad: {
     field: Field | null;
     text: string;
-    moves: 'from' | 'to';
+    /** The end of a wall that moves; null: the freer one. */
+    moves: 'from' | 'to' | null;
     scope: 'wall' | 'all';
     grow: 'outwards' | 'inwards' | 'both';
     /** What is in the field came from this. */
@@ -210,7 +211,7 @@ export interface PlanState {
 export const emptyPad: PlanState['pad'] = {
   field: null,
   text: '',
-  moves: 'to',
+  moves: null,
   scope: 'wall',
   grow: 'outwards',
   instrument: 'tape',

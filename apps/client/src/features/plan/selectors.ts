@@ -17,6 +17,7 @@ import {
   deriveFloor,
   faceBehind,
   faceByKey,
+  freerEnd,
   gapSequence,
   lookOf,
   ROUND,
@@ -255,6 +256,12 @@ export const selectGapSpot = createSelector(
     const spot = sequence[along.at];
     return spot ? { ...spot, at: along.at, of: sequence.length } : null;
   },
+);
+
+/** The end of the chosen wall that moves when its length is typed. */
+export const selectMoves = createSelector(
+  [selectFace, selectFloor, (state: RootState) => state.plan.pad.moves],
+  (face, floor, chosen): 'from' | 'to' => chosen ?? (face && floor ? freerEnd(floor, face) : 'to'),
 );
 
 export const selectOpening = createSelector([selectFace, selectSelection], (face, selection) =>

@@ -2,7 +2,7 @@ import { useEffect } from 'react';
 import { useStore } from 'react-redux';
 import { type RootState, useAppDispatch } from '../../store/store';
 import { nudge, remove } from './chosen/kinds';
-import { backOut, enter, fitAll, stepWall, takeTool } from './commands';
+import { backOut, enter, fitAll, stepWall, swapEnds, takeTool } from './commands';
 import { addOpening, flip } from './openings/commands';
 import { typedBehind } from './foot/keys';
 import { planActions } from './plan-slice';
@@ -97,7 +97,7 @@ export function useShortcuts(): void {
         case 'n':
           return () => dispatch(stepWall(event.shiftKey ? -1 : 1));
         case 'x':
-          return () => dispatch(planActions.endSwapped());
+          return () => dispatch(swapEnds);
         case 'j':
           return () => dispatch(event.shiftKey ? beginFurther : followOn);
         case 'd':

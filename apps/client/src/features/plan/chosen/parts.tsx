@@ -13,6 +13,7 @@ import {
   selectBreak,
   selectCorner,
   selectFace,
+  selectMoves,
   selectOpening,
   selectRoom,
   selectSlope,
@@ -223,7 +224,7 @@ function ChosenRooms({ chosen, floor, colours, px }: MarksProps<Of<'rooms'>>) {
 function ChosenWall({ floor, reach, colours, px }: MarksProps<Of<'wall'>>) {
   const face = useAppSelector(selectFace);
   const after = useAppSelector(selectGhost)?.floor;
-  const moves = useAppSelector((state) => (state.plan.pad.field === 'length' ? state.plan.pad.moves : null));
+  const moves = useAppSelector((state) => (state.plan.pad.field === 'length' ? selectMoves(state) : null));
   if (!face) return null;
   return (
     <>

@@ -12,7 +12,7 @@ import {
 import { edit } from '../edit';
 import { field } from '../foot/fields';
 import { planActions } from '../plan-slice';
-import { selectFace, selectGapSpot, selectRoom } from '../selectors';
+import { selectFace, selectGapSpot, selectMoves, selectRoom } from '../selectors';
 import type { ChosenKind, Of } from './chosen-kind';
 import { ceilingField, ceilingTyped } from './room';
 
@@ -44,7 +44,16 @@ export const wallKind: ChosenKind<Of<'wall'>> = {
       case 'length': {
         const { from, to } = face;
         const across = face.bulge !== 0;
-        return { kind: 'tapeLength', floor, from, to, across, along: choices.along, ...read, moves: pad.moves };
+        return {
+          kind: 'tapeLength',
+          floor,
+          from,
+          to,
+          across,
+          along: choices.along,
+          ...read,
+          moves: selectMoves(state),
+        };
       }
       case 'thickness': {
         const { scope, grow } = pad;

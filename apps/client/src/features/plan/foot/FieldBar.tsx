@@ -14,7 +14,7 @@ import { BarButton } from '../../../ui/BarButton';
 import { rem } from '../../../ui/rem';
 import { FONTS, TOUCH, useColours } from '../../../ui/theme';
 import { selectGhost } from '../chosen/kinds';
-import { changeEntryUnit, enter } from '../commands';
+import { changeEntryUnit, enter, swapEnds } from '../commands';
 import { planActions } from '../plan-slice';
 import type { Field } from '../plan-state';
 import { nextAlong } from '../openings/reading-along';
@@ -25,6 +25,7 @@ import {
   selectFace,
   selectFloor,
   selectGapSpot,
+  selectMoves,
   selectOpening,
   selectProposed,
   selectRoom,
@@ -141,6 +142,7 @@ function Typed({ label }: { label: string }) {
   const floor = useAppSelector(selectFloor);
   const likely = useAppSelector(likelierThanTyped);
   const spot = useAppSelector(selectGapSpot);
+  const moves = useAppSelector(selectMoves);
   const refused = proposed?.reason ?? ghost?.reason ?? null;
   const reason = typed && !typed.ok ? typed.reason : refused;
   if (!pad.field) {
@@ -196,9 +198,9 @@ function Typed({ label }: { label: string }) {
       {pad.field === 'length' && face && face.halves[0]!.wall.kind !== 'chalk' && (
         <BarButton
           icon="swap-horizontal"
-          onPress={() => dispatch(planActions.endSwapped())}
-          says={`The ${pad.moves === 'to' ? 'right' : 'left'} corner moves. Swap.`}
-          label={pad.moves === 'to' ? 'right' : 'left'}
+          onPress={() => dispatch(swapEnds)}
+          says={`The ${moves === 'to' ? 'right' : 'left'} corner moves. Swap.`}
+          label={moves === 'to' ? 'right' : 'left'}
         />
       )}
       {(pad.field === 'thickness' || pad.field === 'ceiling') && (

@@ -32,7 +32,7 @@ export const readingKind: ProposalKind<ReadingProposal> = {
       floor,
       place,
       read: { value, text, unit, instrument, time: '' },
-      stay: [place.from],
+      stay: [],
     };
   },
   label: ({ place }) => {
