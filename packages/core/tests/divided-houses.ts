@@ -1,13 +1,4 @@
-import {
-  type Plan,
-  type Point,
-  type WallFace,
-  applyEdit,
-  deriveFloor,
-  freerEnd,
-  goesStraightOn,
-  valueOnPlan,
-} from '../src';
+import { type Plan, type Point, type WallFace, deriveFloor, freerEnd, goesStraightOn, valueOnPlan } from '../src';
 import { House, tapeIntent } from './house';
 
 /** A box divided again and again by walls from side to side, drawn as a person would; so many rooms. */

@@ -100,7 +100,7 @@ describe('taping a room', () => {
     house.tape(house.face(hall, 'top'), 4000);
     house.tape(house.face(hall, 'right'), 3000);
     expect(house.say(tapeIntent(house.face(hall, 'bottom'), 4020))).toEqual([
-      expect.stringMatching(/not quite square: a wall is out by 0\.009 m/),
+      expect.stringMatching(/^The \w+ wall of the room is 9 mm out of square/),
     ]);
     // what is left is shared by their deviations: 7 mm of each reading, 26 mm of each wall at their ends
     const share = (20 * 49) / (2 * 49 + 2 * (3000 * Math.tan(Math.PI / 360)) ** 2);

@@ -41,7 +41,7 @@ const at = (house: House, floor: string, x: number, y: number) =>
 
 test('on a floor that was carried up the partition moves, the shell stays over the one below, the rooms beside it as they were', () => {
   const h = house();
-  const upper = h.do({ kind: 'addFloor', where: 'above', of: 'ground', name: 'Upper floor' })!;
+  const upper = h.do({ kind: 'addFloor', side: 'above', of: 'ground', name: 'Upper floor' })!;
   const walls = h.floor.network.walls.map(({ id }) => id);
   h.do({ kind: 'carryFloor', from: 'ground', to: upper, walls, openings: [], solids: [], rooms: [] });
   divide(h, upper, [0, 4160], [4000, 4160]);

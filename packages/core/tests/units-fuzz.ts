@@ -132,7 +132,7 @@ export function misread(count: number, seed: number): Misread {
     const entry = of(['m', 'mm', 'cm', 'ft', 'in'] as const);
     const ours = parseLength(text, entry);
     const theirs = byPatterns(text, entry);
-    const fits = theirs !== null && theirs >= 0.1 && theirs <= 1e6 && text.length <= 64;
+    const fits = theirs !== null && theirs >= 0.1 && theirs <= 1e7 && text.length <= 64;
     result.tried += 1;
     if (ours.ok) result.read += 1;
     const agrees = ours.ok ? fits && Math.abs(ours.mm - theirs) < 1e-6 : !fits;

@@ -186,7 +186,7 @@ function work(plan: Plan, floor: Id, known?: DerivedFloor): DerivedFloor {
     rooms: derivedRooms,
     free,
     overall: readings.flatMap((reading) =>
-      shown.has(reading) || !isInsideLength(reading) ? [] : (overallFace(network, reading) ?? []),
+      shown.has(reading) || !isInsideLength(reading) ? [] : (overallFace(network, reading, provenance) ?? []),
     ),
     readings,
     gaps,
@@ -218,13 +218,14 @@ const asKnown =
     network.corners.has(from) && network.corners.has(to) ? provenance(from, to, kind) : 'rough';
 
 /** A reading over a wall that is no longer one face of one room, as a face from end to end. */
-function overallFace(network: Network, reading: Reading): WallFace | null {
+function overallFace(network: Network, reading: Reading, provenance: ProvenanceOf): WallFace | null {
   const run = runOfReading(network, reading);
   if (!run) return null;
   const [a, b] = [faceStart(run[0]!), faceEnd(run.at(-1)!)];
   const course = courseOf(a, b);
   const { from, to } = reading;
-  return lastOverall(reading, [a.x, a.y, b.x, b.y], () => ({
+  const known = provenance(from, to, reading.kind === 'chord' ? 'chord' : 'length');
+  return lastOverall(reading, [a.x, a.y, b.x, b.y, known], () => ({
     key: `overall ${from}>${to}`,
     from,
     to,
@@ -236,7 +237,7 @@ function overallFace(network: Network, reading: Reading): WallFace | null {
     bulge: 0,
     course,
     room: null,
-    provenance: 'taped',
+    provenance: known,
     reading,
     openings: NONE,
   }));

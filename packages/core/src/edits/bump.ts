@@ -2,10 +2,11 @@ import { edit } from './edit';
 import type { BumpShape } from './parts';
 import { type Point, moved, rightOf } from '../geometry';
 import { type Draft, Refusal } from '../plan/draft';
-import type { Id, Wall } from '../plan/plan';
+import { type Id, type Wall, isAlong } from '../plan/plan';
 import type { WallFace } from '../derived';
 import { formatLength } from '../units';
-import { networkOfFloor } from '../rooms';
+import { networkBefore, networkOfFloor } from '../rooms';
+import { valueInWords, valueOnPlan } from '../trueup';
 import { type HalfWall, keepingSpots, planarise } from '../walls';
 import { shiftCorner } from './move-wall';
 import { requireFace, requirePositive } from './require';
@@ -103,9 +104,28 @@ function push(
     };
     pushEnd(left, ends.left, 1);
     pushEnd(right, ends.right, -1);
+    if (ends.left || ends.right) outgrown(draft, floor);
   }
   settle(draft, floor, { changed });
 }
+
+/** A wall that goes on along the pushed part, or ends before it, is another wall: what was read of it no longer says anything, and that is said. */
+function outgrown(draft: Draft, floor: Id): void {
+  const [before, now] = [networkBefore(draft, floor), networkOfFloor(draft, floor)];
+  for (const reading of draft.on('readings', floor)) {
+    const [was, is] = [valueOnPlan(before, reading), valueOnPlan(now, reading)];
+    if (was === null || is === null || Math.abs(is - was) < SAME || !isAlong(reading)) continue;
+    draft.drop('readings', reading.id);
+    const { units } = draft.job;
+    const words = valueInWords(reading, reading.value, units);
+    draft.notes.push(
+      `The wall you taped ${words} is ${valueInWords(reading, is, units)} now, so that reading no longer counts. Tape it again.`,
+    );
+  }
+}
+
+/** mm */
+const SAME = 0.5;
 
 /** The end of the piece at a corner goes on by `by`, and a wall joins it to the corner: from there to the piece at its left (1), back at its right (−1). */
 function addCheek(draft: Draft, piece: Id, half: HalfWall, corner: Id, by: Point, way: 1 | -1): Wall {

@@ -26,6 +26,8 @@ export interface DrawPath {
   readonly traced?: Tracing;
   /** The length typed for each leg, null where it was only drawn. */
   readonly lengths?: readonly (TypedLength | null)[];
+  /** Distances that were typed from one leg to another opposite it. */
+  readonly spans?: readonly { readonly legs: readonly [number, number]; readonly read: TypedLength }[];
   /** How far each curved leg was measured to bow, null where it was not. */
   readonly bows?: readonly (TypedLength | null)[];
   /** The clockwise turn measured at each corner, degrees; null where it is only assumed. */
@@ -70,7 +72,7 @@ export function drawPath(draft: Draft, intent: DrawPath): Id | void {
   );
   for (const wall of walls) draft.drawn.add(wall.id);
   settle(draft, floor, { changed: walls.map((wall) => wall.id) });
-  tapeLegs(draft, floor, points, traced ? traced.read(read) : read, intent.time ?? '');
+  tapeLegs(draft, floor, points, traced ? traced.read(read) : read, intent.time ?? '', intent.spans ?? [], turned);
   if (traced) scaleFaces(draft, traced.underlay, intent.time ?? '');
   return newRoom(draft);
 }
@@ -129,7 +131,15 @@ function nearLine(network: ReturnType<typeof networkOfFloor>, wall: Id, p: RingP
 }
 
 /** What was typed while drawing are readings: the floor is fitted to them, the beginning of each leg staying. */
-function tapeLegs(draft: Draft, floor: Id, points: readonly RingPoint[], read: ReadOnTheWay, time: string): void {
+function tapeLegs(
+  draft: Draft,
+  floor: Id,
+  points: readonly RingPoint[],
+  read: ReadOnTheWay,
+  time: string,
+  spans: NonNullable<DrawPath['spans']>,
+  turned: boolean,
+): void {
   const corners = points.map((p) => cornerNear(draft, floor, p));
   let taped = false;
   const take = (typed: TypedLength | null | undefined, kind: ReadingKind, i: number) => {
@@ -161,6 +171,22 @@ function tapeLegs(draft: Draft, floor: Id, points: readonly RingPoint[], read: R
     if (bulge) take(read.bows[i], 'sagitta', i);
     take(read.angles[i], 'angle', i);
   });
+  for (const { legs, read: typed } of spans) {
+    const ends = legs.flatMap((leg) => {
+      const i = turned ? (2 * points.length - 2 - leg) % points.length : leg;
+      return [corners[i], corners[(i + 1) % points.length]];
+    });
+    if (!ends.every((id): id is Id => id !== null && id !== undefined)) continue;
+    const [from, to, ...via] = ends as [Id, Id, Id, Id];
+    const { value, text, unit, instrument = 'tape' } = typed;
+    putReading(
+      draft,
+      floor,
+      { kind: 'between', face: 'inside', from, to, via },
+      { value, text, unit, instrument, time },
+    );
+    taped = true;
+  }
   const [first] = corners;
   if (taped) settle(draft, floor, { adjust: { stay: first ? [first] : [] } });
 }

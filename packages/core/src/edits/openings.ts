@@ -17,8 +17,9 @@ import {
   otherSide,
 } from '../plan/plan';
 import { highestCeiling } from '../plan/storeys';
-import { refusalOf, usualSpec } from '../openings';
+import { clearSpan, refusalOf, spanAsRead, usualSpec } from '../openings';
 import { networkBefore, networkOfFloor } from '../rooms';
+import { formatLength } from '../units';
 import { faceStretch, wallInsets } from '../walls';
 import type { OpeningSize, PlaceOnFace } from './parts';
 import { changeType, ownType, requireSpec, takeType } from './opening-types';
@@ -86,6 +87,7 @@ export function changeOpening(draft: Draft, intent: ChangeOpening): void {
   const opening = requireOpening(draft, intent.opening);
   if (intent.note !== undefined) draft.put('openings', { ...opening, note: requireNote(intent.note) });
   changeSize(draft, opening.id, sizeOf(intent), intent.all ?? false);
+  if (intent.width !== undefined && !intent.place) keepInPlace(draft, intent.floor, opening);
   if (intent.place) {
     requireLoose(draft, opening.id);
     place(draft, intent.floor, draft.opening(opening.id)!, intent.place);
@@ -93,6 +95,28 @@ export function changeOpening(draft: Draft, intent: ChangeOpening): void {
   settle(draft, intent.floor, {});
   // a note can be put to what does not fit
   if (intent.place || Object.keys(sizeOf(intent)).length > 0) requireFit(draft, intent.floor, opening.id);
+}
+
+/** Off the middle of its wall by less than this an opening is centred, mm. */
+const CENTRED = 1;
+
+/** One that got another width: what was centred stays centred; where it would hang over the end of its wall it makes room, and that is said. */
+function keepInPlace(draft: Draft, floor: Id, before: Opening): void {
+  if (Object.values(draft.gaps).some((gap) => openingsOfGap(gap).includes(before.id))) return;
+  const network = networkOfFloor(draft, floor);
+  const now = draft.opening(before.id)!;
+  const clear = clearSpan(network, now.wall);
+  const was = spanAsRead(network, before);
+  const wider = now.width - before.width;
+  const centred = Math.abs(was.from - clear.from - (clear.to - was.to)) < CENTRED;
+  const offset = now.offset - (centred ? wider / 2 : 0);
+  const span = spanAsRead(network, { ...now, offset });
+  const over = now.anchor === 'start' ? span.to - clear.to : clear.from - span.from;
+  const room = clear.to - clear.from - now.width;
+  const back = over > 0 && room >= 0 ? over : 0;
+  if (offset === now.offset && back === 0) return;
+  draft.put('openings', { ...draft.openings[before.id]!, offset: offset - back });
+  if (back > 0) draft.notes.push(`It was moved ${formatLength(back, draft.job.units)} to make room in its wall.`);
 }
 
 /** Sizes are those of the type. Typed for one of several, it gets a type of its own, but for the sill, which it may have for itself. */

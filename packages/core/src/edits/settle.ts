@@ -2,8 +2,8 @@ import { distance } from '../geometry';
 import { sumsOfGaps } from '../openings';
 import { isPlanar } from '../document/planar';
 import { type Draft, Refusal } from '../plan/draft';
-import { type Id, type Reading, placeOfReading } from '../plan/plan';
-import { networkBefore, networkOfFloor, reconcileKinds, reconcileRooms } from '../rooms';
+import { type Id, type Reading, type Wall, placeOfReading } from '../plan/plan';
+import { networkBefore, networkOfFloor, reconcileKinds, reconcileRooms, surfaceAt, surfacesOf } from '../rooms';
 import { type Adjustment, SILENT, Survey, deviationOf, standingOf, trueUp, valueInWords, valueOnPlan } from '../trueup';
 import { formatLength } from '../units';
 import { placeByGaps } from './place-by-gaps';
@@ -158,6 +158,30 @@ function saySquare(draft: Draft, report: Adjustment['report']): void {
   if (!turned || Math.abs(turned.by) < NOTED_TURN) return;
   const a = draft.corners[turned.wall.start]!;
   const b = draft.corners[turned.wall.end]!;
-  const misses = formatLength(Math.sin(Math.abs(turned.by)) * distance(a, b), draft.job.units);
-  draft.notes.push(`The room is not quite square: a wall is out by ${misses}.`);
+  const misses = writtenAs(draft, Math.sin(Math.abs(turned.by)) * distance(a, b));
+  draft.notes.push(
+    `${wallInWords(draft, turned.wall)} is ${misses} out of square. Read a diagonal to be sure, or tape it again.`,
+  );
+}
+
+/** A small length in the unit that was typed last. */
+function writtenAs(draft: Draft, mm: number): string {
+  const last = Object.values(draft.readings).find((reading) => draft.before.readings[reading.id] !== reading);
+  if (last?.unit === 'mm' || (last?.unit === 'm' && mm < 10)) return `${Math.max(1, Math.round(mm))} mm`;
+  if (last?.unit === 'cm') return `${Math.max(0.1, Math.round(mm) / 10)} cm`;
+  return formatLength(mm, draft.job.units);
+}
+
+/** “The right wall of the hall”, as it lies on the sheet. */
+function wallInWords(draft: Draft, wall: Wall): string {
+  const network = networkOfFloor(draft, wall.floor);
+  for (const { at, name } of draft.on('rooms', wall.floor)) {
+    const outline = surfaceAt(surfacesOf(network), at)?.outline;
+    const half = outline?.runs.flatMap(({ halves }) => halves).find((each) => each.wall.id === wall.id);
+    if (!half) continue;
+    const [dx, dy] = [half.d.x, half.d.y];
+    const side = Math.abs(dx) > Math.abs(dy) ? (dx > 0 ? 'top' : 'bottom') : dy > 0 ? 'right' : 'left';
+    return `The ${side} wall of ${name || 'the room'}`;
+  }
+  return 'A wall';
 }

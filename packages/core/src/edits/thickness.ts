@@ -1,7 +1,9 @@
 import { edit } from './edit';
 import { type Draft, Refusal } from '../plan/draft';
 import type { Id, Reading, Wall, Value } from '../plan/plan';
-import { networkOfFloor } from '../rooms';
+import { networkBefore, networkOfFloor } from '../rooms';
+import { valueOnPlan } from '../trueup';
+import { formatLength } from '../units';
 import { runOfReading } from '../walls';
 import { putReading } from './readings';
 import { requireFace, requirePositive } from './require';
@@ -56,8 +58,31 @@ export function setThickness(
   }
   if (read) putReading(draft, floor, { kind: 'thickness', face: 'inside', from, to, via: [] }, read);
   else loosenThickness(draft, floor, facing);
-  settle(draft, floor, { adjust: { stay: [from] }, keepRooms: true });
+  followFaces(draft, floor);
+  settle(draft, floor, { adjust: { stay: [] }, keepRooms: true });
 }
+
+/** What was only scaled or guessed is as long as its faces now leave: the face that is said to stay stays. What was taped is made to hold again. */
+function followFaces(draft: Draft, floor: Id): void {
+  const [before, now] = [networkBefore(draft, floor), networkOfFloor(draft, floor)];
+  for (const reading of draft.on('readings', floor)) {
+    if (reading.instrument === 'tape' || reading.instrument === 'laser') continue;
+    const [was, is] = [valueOnPlan(before, reading), valueOnPlan(now, reading)];
+    if (was === null || is === null || Math.abs(is - was) < SAME || reading.kind === 'angle') continue;
+    const value = reading.value + is - was;
+    const share = value / reading.value;
+    const { traced } = reading;
+    draft.put('readings', {
+      ...reading,
+      value,
+      text: formatLength(value, draft.job.units),
+      ...(traced && { traced: { ...traced, span: { x: traced.span.x * share, y: traced.span.y * share } } }),
+    });
+  }
+}
+
+/** mm */
+const SAME = 0.01;
 
 /** Walls whose thickness was measured. */
 function measuredWalls(draft: Draft, floor: Id): Map<Id, Reading> {

@@ -77,6 +77,24 @@ export function shapeOutline(placed: PlacedShape): RingPoint[] {
   return mirror ? [...reversedRing(points)] : points;
 }
 
+/** The legs of a shape that are as long as the box round it is wide, or deep; where none is, two that lie opposite each other as far apart. Null where it ends in an arc. */
+export function legsAcross(
+  placed: PlacedShape,
+  size: 'width' | 'depth',
+): readonly [number] | readonly [number, number] | null {
+  const shares = sharesOf(placed);
+  const [along, off] = size === 'width' ? ([0, 1] as const) : ([1, 0] as const);
+  const legs = shares.flatMap((a, i) => {
+    const b = shares[(i + 1) % shares.length]!;
+    return a[2] ? [] : [{ i: placed.mirror ? (2 * shares.length - 2 - i) % shares.length : i, a, b }];
+  });
+  const whole = legs.find(({ a, b }) => a[off] === b[off] && Math.abs(a[along] - b[along]) === 1);
+  if (whole) return [whole.i];
+  const side = (at: 0 | 1) => legs.find(({ a, b }) => a[along] === at && b[along] === at);
+  const [first, last] = [side(0), side(1)];
+  return first && last ? [first.i, last.i] : null;
+}
+
 function sharesOf({ shape, width, depth }: PlacedShape): readonly Share[] {
   switch (shape) {
     case 'cut corner': {

@@ -35,8 +35,11 @@ const REWEIGHTED = [
   { nothing: 3, power: 1 },
   { nothing: 0.3, power: 0.5 },
   { nothing: 0.03, power: 0.5 },
-  { nothing: 0.003, power: 0.5 },
+  ...Array.from({ length: 6 }, () => ({ nothing: 0.003, power: 0.5 })),
 ] as const;
+/** A round that changes less than this is the last one, mm. */
+const SETTLED = 1e-3;
+const SETTLED_IN = 0.1;
 /** A floor that could not be otherwise by more than this is fixed, mm. */
 const FIXED = 0.01;
 /** By how much the first corner of a floor stands firmer than the last: what was drawn first stays. */
@@ -76,7 +79,10 @@ export function leastMoved(movement: Movement, from: Float64Array, x: Float64Arr
       const off = normal.solve(design.pullOf(wanted));
       // where all is known there is nothing to choose
       if (largest(off) < FIXED) return x;
-      least = change.map((value, i) => value + off[i]!);
+      const next = plus(change, off);
+      const by = largest(minus(next, least));
+      least = next;
+      if (by < SETTLED && nothing < SETTLED_IN) break;
     }
     const lost = sides.filter(({ cost, firm, most, quantity }) => cost < firm && most(quantity.value(least)));
     if (lost.length === 0) return plus(from, least);

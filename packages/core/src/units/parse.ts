@@ -6,8 +6,8 @@ export type ParsedLength = { ok: true; mm: number; unit: LengthUnit } | { ok: fa
 
 const MM: Record<LengthUnit, number> = { m: 1000, cm: 10, mm: 1, ft: MM_PER_FOOT, in: MM_PER_INCH };
 
-/** Nothing in a house is longer: 1 km, mm. */
-export const LONGEST = 1e6;
+/** Nothing in a house is longer, not even a slip of the unit: 10 km, mm. From a kilometre on no edit takes it. */
+export const LONGEST = 1e7;
 /** Nothing taped is shorter: a tenth of a millimetre. */
 const SHORTEST = 0.1;
 

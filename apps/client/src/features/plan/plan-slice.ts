@@ -169,6 +169,7 @@ const slice = createSlice({
     },
     asked: (state) => {
       state.pad.asked = true;
+      state.pad.shot = state.pad.text;
     },
     pointed: (state, { payload }: PayloadAction<PlanState['pointed']>) => {
       state.pointed = payload;
@@ -193,6 +194,8 @@ const slice = createSlice({
     },
     said: (state, { payload }: PayloadAction<PlanState['notice']>) => {
       Object.assign(state, { notice: payload });
+      // what was refused is there to be seen; the next digit begins anew
+      if (payload?.tone === 'refused') state.pad.shot = state.pad.text;
     },
     synced: (state, { payload }: PayloadAction<{ state: SyncState; trouble: Trouble | null; why: string }>) => {
       state.sync = payload;

@@ -171,6 +171,7 @@ export interface PlanState {
     /** What is in the field came from this. */
     instrument: Instrument;
     /** What a meter sent last. */
+    /** What the next digit does not go on from: what a meter sent last, or what was refused or asked about. */
     shot: string;
     /** It was asked whether an unlikely size is meant. */
     asked: boolean;

@@ -24,7 +24,12 @@ export function useShortcuts(): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement | null;
-      if (target && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) return;
+      // a field with nothing in it has nothing to take back: then that is meant for the plan
+      const takesBack =
+        (event.ctrlKey || event.metaKey) &&
+        /^[zy]$/i.test(event.key) &&
+        (target as HTMLInputElement | null)?.value === '';
+      if (target && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) && !takesBack) return;
       const { pad } = store.getState().plan;
       // behind the first sign of a number nothing typed is taken for something else, so nothing is dropped
       const types = pad.text === '' ? /^[\d.,'"/+ ′″´°½¼¾−-]$/ : /^.$/u;

@@ -295,12 +295,16 @@ function sureWords({ from, to, bulge, provenance }: WallFace, { survey, plan }: 
     : `± ${formatLength(Math.max(MM_PER_INCH / 16, deviation), 'imperial')}`;
 }
 
+/** Lengths under this are written in mm. */
+const SMALLEST = 10;
+
 /** A size that nothing like it has: is it meant, or a likely one? */
 function Unlikely({ typed, likely }: { typed: number; likely: readonly number[] }) {
   const dispatch = useAppDispatch();
   const colours = useColours();
   const units = useAppSelector((state) => state.plan.plan?.job.units ?? 'metric');
-  const as = formatLength(typed, units);
+  // as it was typed where the usual way of writing would round it to nothing
+  const as = typed < SMALLEST ? `${Math.round(typed * 100) / 100} mm` : formatLength(typed, units);
   const others = likely.map((mm) => ({ mm, words: formatLength(mm, units) }));
   return (
     <View style={styles.reading} role="alert">

@@ -36,7 +36,7 @@ export const TURN: Key[][] = [
 /** A unit at the end of what is typed: another one takes its place. */
 const UNIT_AT_END = /\s*(mm|cm|m|ft|in)\s*$/;
 
-/** What a key is typed behind. A digit after a shot of the meter begins anew: nobody types behind a whole reading. */
+/** What a key is typed behind. A digit after a shot of the meter begins anew, or after what was refused or asked about: nobody types behind a whole reading. */
 export const typedBehind = ({ text, shot }: { readonly text: string; readonly shot: string }, key: string): string =>
   shot !== '' && text === shot && /^\d/.test(key) ? '' : text;
 

@@ -39,7 +39,8 @@ export const keepProposal = (dispatch: AppDispatch, getState: () => RootState): 
   const result = dispatch(edit(timed(intent)));
   if (!result.ok) return false;
   const { notice, tool } = getState().plan;
-  if ('read' in proposal && proposal.read) dispatch(planActions.readTaken(proposal.read.text));
+  if (proposal.kind !== 'shape' && 'read' in proposal && proposal.read)
+    dispatch(planActions.readTaken(proposal.read.text));
   if (proposal.kind === 'walk') keepWalk(getState().plan.jobId!, null);
   dispatch(planActions.proposed(null));
   const kept = KEPT[proposal.kind] as ((proposal: Proposal, made: Id | null) => Command) | undefined;
