@@ -112,3 +112,32 @@ test('a section nearly level or upright is drawn so; let go of without a drag it
   tool.up(pointer(1000, 1000));
   expect(state.proposal).toBeNull();
 });
+
+test('tapped in the middle of a floor a roof rises from an outer wall, though an inner one is nearer', () => {
+  const { bench: on, state } = bench();
+  on.commit(
+    {
+      kind: 'drawPath',
+      floor: 'ground',
+      points: [
+        { x: 3000, y: 0 },
+        { x: 3000, y: 4000 },
+      ],
+      closed: false,
+    },
+    'p',
+  );
+  state.choices = { ...state.choices, ceiling: 'gable' };
+  tap(ceilingTool(on), 2000, 1600);
+  const key = state.proposal?.kind === 'roof' ? state.proposal.face : '';
+  const face = on
+    .floor()
+    .rooms.flatMap(({ faces }) => faces)
+    .find((each) => each.key === key)!;
+  expect(face.halves.every(({ wall }) => wall.kind === 'external')).toBe(true);
+  // but the inner one where the finger is on it
+  state.proposal = null;
+  tap(ceilingTool(on), 2945, 1900);
+  const inner = state.proposal as unknown as { face: string };
+  expect(inner.face).not.toBe(key);
+});

@@ -122,3 +122,17 @@ test('the tool that was in hand last stays in the row, those always there push n
   expect(after('bump')).toMatchObject({ lastTool: 'bump', toolsOpen: false });
   expect(after('bump', 'box', 'measure')).toMatchObject({ lastTool: 'bump', tool: 'measure' });
 });
+
+test('what was refused or asked about is there to be seen, and the next digit begins anew', () => {
+  const typed = (text: string) => planReducer(initial, planActions.typed(text));
+  const refused = planReducer(typed('800'), planActions.said({ text: 'There is no room for that.', tone: 'refused' }));
+  expect(typedBehind(refused.pad, '8')).toBe('');
+  expect(refused.pad.text).toBe('800');
+  const asked = planReducer(typed('42'), planActions.asked());
+  expect(typedBehind(asked.pad, '4')).toBe('');
+  // a unit still goes behind it, and what was only said changes nothing
+  expect(typedBehind(refused.pad, ' cm')).toBe('800');
+  expect(typedBehind(planReducer(typed('800'), planActions.said({ text: 'Kept.', tone: 'said' })).pad, '8')).toBe(
+    '800',
+  );
+});

@@ -166,6 +166,12 @@ describe('the rules', () => {
       ['Garage', 'garage'],
       ['Roof terrace', 'terrace'],
       ['', 'living'],
+      // the head of a name decides, not what the room has or lies by
+      ['Living room with wardrobe', 'living'],
+      ['Bedroom next to the bath', 'living'],
+      ['Bathroom with linen cupboard', 'wet'],
+      ['Store off the hall', 'storage'],
+      ['Wardrobe room', 'storage'],
     ];
     for (const [name, use] of said) expect([name, guessedUse(name)]).toEqual([name, use]);
   });

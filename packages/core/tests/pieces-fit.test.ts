@@ -12,6 +12,7 @@ import {
   withSolidPieces,
 } from '../src/pieces';
 import { areasOfHouse } from '../src/areas';
+import { seatsOf } from '../src/options/compare';
 import { distancesIn, rasterOf } from '../src/pieces/fit/raster';
 import { House } from './house';
 
@@ -250,4 +251,30 @@ test('what is solid and fixed is taken off areas where columns are, and counts w
   expect(net! - after!).toBeCloseTo(160_000, 3);
   expect(stays).toBeCloseTo(gross!, 3);
   expect(Object.keys(withSolidPieces(house.plan).solids)).toHaveLength(1);
+});
+
+describe('what is at another height', () => {
+  test('a cabinet on the wall: the unit it hangs over is no obstacle before it', () => {
+    const { house } = between();
+    put(house, 'base-unit', 2500, 300);
+    put(house, 'wall-unit', 2500, 175);
+    expect(said(house).filter((words) => /wall unit/i.test(words))).toEqual([]);
+  });
+});
+
+test('seats: a chair at its place is one seat, and a place without a chair too', () => {
+  const { house } = between();
+  const seats = () => seatsOf(piecesOn(house.plan.pieces, house.floor));
+  put(house, 'desk', 1000, 400);
+  expect(seats()).toBe(1);
+  put(house, 'office-chair', 1000, 1000, 180);
+  expect(seats()).toBe(1);
+  put(house, 'table', 3500, 2500, 0, { width: 1600 });
+  const places = seats() - 1;
+  expect(places).toBeGreaterThanOrEqual(4);
+  put(house, 'chair', 3100, 1900);
+  put(house, 'chair', 3900, 1900);
+  expect(seats()).toBe(1 + places);
+  put(house, 'armchair', 600, 3400);
+  expect(seats()).toBe(2 + places);
 });

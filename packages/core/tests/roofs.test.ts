@@ -22,6 +22,16 @@ describe('roofs', () => {
     return house;
   }
 
+  test('one that leaves a room nowhere a metre high says so', () => {
+    const house = three();
+    for (const { room, faces } of house.floor.rooms)
+      if (faces.some(({ a }) => a.x < 1)) house.do({ kind: 'nameRoom', room: room.id, name: 'Box loft' });
+    const left = house.floor.rooms.flatMap(({ faces }) => faces).find(({ a, b }) => Math.max(a.x, b.x) < 1)!;
+    const low = { kind: 'addRoof', floor: 'ground', form: 'mono', face: left.key, eaves: read(0.4) } as const;
+    expect(house.say({ ...low, rise: { ridge: read(1.6) } }).join()).toMatch(/Box loft would be lower than 1\.00 m/);
+    expect(three().say({ ...low, face: left.key, eaves, rise: { ridge: read(3.1) } })).toEqual([]);
+  });
+
   test('a gable over three rooms: the ridge midway, every room takes its ceiling from it', () => {
     const house = three();
     const face = house.floor.rooms[0]!.faces.find(({ d }) => d.x < -0.9)!;

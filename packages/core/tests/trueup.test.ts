@@ -2,10 +2,14 @@ import {
   closesWithin,
   diagonalsOf,
   faceByKey,
+  letteredCorners,
   likelier,
   misclosureInWords,
   misclosuresOn,
+  namedDiagonal,
+  shapeOutline,
   slipOf,
+  valueOnPlan,
   whatNext,
 } from '../src';
 import { House, tapeIntent } from './house';
@@ -313,4 +317,39 @@ test('how well the readings of a room close is a quiet figure', () => {
   expect(within()).toBeNull();
   house.tape(house.face(hall, 'bottom'), 4008);
   expect(within()).toBeCloseTo(8, 0);
+});
+
+describe('which diagonal', () => {
+  test('corners are lettered clockwise from the top left; a diagonal says which it is, and which crosses it', () => {
+    const house = new House();
+    const room = house.box(0, 0, 4000, 3000);
+    const letters = letteredCorners(house.room(room));
+    expect(letters.map(({ letter, at }) => [letter, Math.round(at.x), Math.round(at.y)])).toEqual([
+      ['A', 0, 0],
+      ['B', 4000, 0],
+      ['C', 4000, 3000],
+      ['D', 0, 3000],
+    ]);
+    const names = diagonalsOf(house.room(room)).map((place) => namedDiagonal(house.floor, place)!);
+    expect(names.map(({ words }) => words)).toEqual(['A to C', 'B to D']);
+    for (const [i, { other }] of names.entries()) {
+      expect(other.words).toBe(names[1 - i]!.words);
+      expect(namedDiagonal(house.floor, other.place)!.words).toBe(other.words);
+    }
+  });
+
+  test('alike wherever the walk round a room of any shape begins: no two corners share a letter', () => {
+    const house = new House();
+    const points = shapeOutline({ shape: 'T', at: { x: 0, y: 0 }, width: 6000, depth: 5000, turn: 0, mirror: false });
+    house.do({ kind: 'drawPath', floor: 'ground', points, closed: true });
+    const [room] = house.floor.rooms;
+    const letters = letteredCorners(room!);
+    expect(letters.map(({ letter }) => letter).join('')).toBe('ABCDEFGH');
+    for (const place of diagonalsOf(room!)) {
+      const { words } = namedDiagonal(house.floor, place)!;
+      const ends = words.split(' to ').map((letter) => letters.find((each) => each.letter === letter)!);
+      const across = Math.hypot(ends[0]!.at.x - ends[1]!.at.x, ends[0]!.at.y - ends[1]!.at.y);
+      expect(valueOnPlan(house.floor.network, place)).toBeCloseTo(across, 6);
+    }
+  });
 });

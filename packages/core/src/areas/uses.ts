@@ -56,6 +56,11 @@ export function guessedUse(name: string): RoomUse {
   return use;
 }
 
-const guess = (words: string): RoomUse =>
+/** What a room has, or lies by, does not say what it is: “living room with wardrobe”. */
+const BESIDES = /\s(with|incl|including|plus|and|next to|beside|behind|off|under|over|near|by|w\/|mit|avec)[\s.].*$/;
+
+const guess = (name: string): RoomUse => byWords(name.replace(BESIDES, ''));
+
+const byWords = (words: string): RoomUse =>
   PATTERNS.find(([use, pattern]) => pattern.test(words) && !(use === 'circulation' && LIVED_IN.test(words)))?.[0] ??
   'living';

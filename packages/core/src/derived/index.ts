@@ -1,4 +1,5 @@
 export * from './cavities';
+export * from './corner-letters';
 export * from './derive-floor';
 export * from './room-measures';
 export * from './freer-end';

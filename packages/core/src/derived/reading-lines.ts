@@ -1,6 +1,7 @@
 import { gapRun, gapsByRun, judgedGaps, markInWords, readOn, wallRead } from '../openings';
-import type { GapReading, HeightReading, Reading, Value } from '../plan/plan';
+import type { GapReading, HeightReading, Place, Reading, Value } from '../plan/plan';
 import { placeInWords } from '../trueup';
+import { namedDiagonal } from './corner-letters';
 import type { DerivedFloor } from './derive-floor';
 import { roomOfReading } from './readings';
 
@@ -22,13 +23,19 @@ export interface ReadingLine extends Value {
   readonly of: { readonly reading: Reading } | { readonly height: HeightReading } | { readonly gap: GapReading };
 }
 
+/** “diagonal A to C”: a place in words, with the letters of its corners where it is a diagonal. */
+export function placeOnFloorInWords(floor: DerivedFloor, place: Place): string {
+  const named = namedDiagonal(floor, place);
+  return named ? `${placeInWords(place)} ${named.words}` : placeInWords(place);
+}
+
 /** Everything read on a floor, with how far the plan differs from it and how well it is controlled. */
 export function readingLines(floor: DerivedFloor): ReadingLine[] {
   return [
     ...floor.readings.map((reading): ReadingLine => ({
       ...reading,
       room: roomOfReading(floor, reading)?.room.name ?? '',
-      what: placeInWords(reading),
+      what: placeOnFloorInWords(floor, reading),
       angle: reading.kind === 'angle',
       off: floor.survey.residual(reading),
       control: floor.survey.control(reading),

@@ -5,7 +5,7 @@ import { passagesOn } from '../pieces/fit/passages';
 import { roomSpace } from '../pieces/fit/space';
 import { layModules } from '../pieces/forms/built-in';
 import { priceOf } from '../pieces/list';
-import { type PieceOnFloor, piecesOn } from '../pieces/on-floor';
+import { type PieceOnFloor, inFrame, middleOfPiece, piecesOn } from '../pieces/on-floor';
 import { runsOf } from '../pieces/runs';
 import type { Id, Plan } from '../plan/plan';
 import { ofOption } from '../finishes/look-of';
@@ -47,6 +47,29 @@ export function storageOf({ piece, kind }: Pick<PieceOnFloor, 'piece' | 'kind'>)
     : { volume: 0, shelf: 0 };
 }
 
+/** A chair stands at a table as far off as this, mm. */
+const AT_TABLE = 600;
+
+/** Where one can sit: what is sat on, and the places at tables and desks that have no chair of their own yet. */
+export function seatsOf(all: readonly PieceOnFloor[]): number {
+  const count = (on: PieceOnFloor) => on.kind.seats?.(on.piece) ?? 0;
+  const free = new Set(all.filter((on) => on.kind.group === 'seating' && count(on) > 0));
+  let sum = [...free].reduce((seats, on) => seats + count(on), 0);
+  for (const on of all) {
+    if (on.kind.group === 'seating' || count(on) === 0) continue;
+    let places = count(on);
+    for (const seat of free) {
+      const { x, y } = inFrame(on.frame, middleOfPiece(seat));
+      const near = Math.max(-x, x - on.piece.width, -y, y - on.piece.depth) < AT_TABLE;
+      if (!near || places === 0) continue;
+      places -= Math.min(places, count(seat));
+      free.delete(seat);
+    }
+    sum += places;
+  }
+  return sum;
+}
+
 /** The figures of an option; null: of the measured house with what is there in all options. All floors together. */
 export function figuresOf(plan: Plan, option: Id | null): OptionFigures {
   const house = option === null ? null : houseOfOption(plan, option);
@@ -63,8 +86,8 @@ export function figuresOf(plan: Plan, option: Id | null): OptionFigures {
       const { volume, shelf } = storageOf(on);
       sum.storage += volume;
       sum.shelf += shelf;
-      sum.seats += on.kind.seats?.(on.piece) ?? 0;
     }
+    sum.seats += seatsOf(all);
     for (const { length } of runsOf(all)) sum.worktop += length;
     for (const { kind, piece } of all) if (kind.worktop) sum.worktop += Math.max(piece.width, piece.depth);
     const { total, unknown } = priceOf(all.map((on) => ({ on })));

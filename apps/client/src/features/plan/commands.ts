@@ -10,7 +10,7 @@ import type { ToolName } from './plan-state';
 import { besideHouse, houseBox, selectFace, selectFloor, selectMoves, selectRoom, selectTyped } from './selectors';
 import { nextAlong } from './openings/reading-along';
 import { sayMisclosure } from './readings/say';
-import { likelierThanTyped } from './readings/unlikely';
+import { likelierDiagonal, likelierThanTyped } from './readings/unlikely';
 import { escapeFrom, finishProposal, takeTyped } from './sketching/hands';
 import { startWalk } from './sketching/walk-commands';
 import { drawsBeside } from './tool-names';
@@ -42,6 +42,12 @@ export const enter: Command = (dispatch, getState) => {
     return;
   }
   if (proposal) {
+    const other = state.plan.pad.asked ? null : likelierDiagonal(state, typed.value);
+    if (other) {
+      dispatch(planActions.asked());
+      dispatch(planActions.said({ text: other, tone: 'said' }));
+      return;
+    }
     dispatch(takeTyped);
     return;
   }

@@ -1,5 +1,6 @@
 import { edit } from '../edit';
 import { type WallFace, deriveFloor } from '../../derived';
+import { extremes, piecesOfRoom } from '../../ceilings';
 import { cross, dot } from '../../geometry';
 import { type Draft, Refusal } from '../../plan/draft';
 import type { Id, RoofForm, Value } from '../../plan/plan';
@@ -77,7 +78,25 @@ function addRoof(draft: Draft, intent: AddRoof): Id {
     requireRising(draft, id);
   }
   requireHeadroom(draft, floor);
+  sayLow(draft, floor);
   return roof!;
+}
+
+/** Under this no rule counts a floor, mm. */
+const LOW = 1000;
+
+/** A room that the roof leaves nowhere as high as that is said: the roof may rise from another wall than was meant. */
+function sayLow(draft: Draft, floor: Id): void {
+  const before = new Map(deriveFloor(draft.before, floor).rooms.map((each) => [each.room.id, each.ceiling]));
+  const low = deriveFloor(draft.plan(), floor).rooms.filter(
+    ({ room, ceiling, outline }) =>
+      !ceiling.level && before.get(room.id) !== ceiling && extremes(piecesOfRoom(ceiling, outline.rings)).highest < LOW,
+  );
+  if (low.length === 0) return;
+  const names = low.map(({ room }) => room.name || 'a room').join(' and ');
+  draft.notes.push(
+    `Under this roof ${names} would be lower than ${formatLength(LOW, draft.job.units)} everywhere. Was another wall meant? Take it back, or give other eaves.`,
+  );
 }
 
 /** A ridge nearer to its foot than this is none, mm. */

@@ -251,7 +251,12 @@ function clearBeside(on: PieceOnFloor, { side }: FreeZone, rings: readonly Ring[
   );
 }
 
+/** What a cabinet on the wall hangs over is no obstacle at its height: one reaches over it. */
+const isBeneath = (on: PieceOnFloor, other: PieceOnFloor): boolean =>
+  other.top <= on.bottom + 1 && ringsArea(intersection(footprintOf(on), footprintOf(other))) > TOUCH;
+
 const standsInZone = (on: PieceOnFloor, other: PieceOnFloor): boolean =>
+  !isBeneath(on, other) &&
   blocks(other) &&
   !isPushedAside(other) &&
   !(other.piece.stand.kind === 'piece' && other.piece.stand.piece === on.piece.id);

@@ -1,4 +1,12 @@
-import { type DerivedFloor, type Point, lineOfReading, moved } from '@velvet-tape/core';
+import {
+  type DerivedFloor,
+  type DerivedRoom,
+  type Point,
+  letteredCorners,
+  lineOfReading,
+  moved,
+  namedDiagonal,
+} from '@velvet-tape/core';
 import { pathData } from '@velvet-tape/formats';
 import { memo } from 'react';
 import { useAppSelector } from '../../../store/store';
@@ -18,6 +26,7 @@ export function ReadingBeingTaken({
   ...paint
 }: Paint & { proposal: ReadingProposal; floor: DerivedFloor }) {
   const { first, place } = proposal;
+  const named = place && namedDiagonal(floor, place);
   const line = place && lineOfReading(floor.network, place);
   if (!line) return first && <CornerDot at={first.at} id="measured-from" chosen {...paint} />;
   return (
@@ -33,9 +42,35 @@ export function ReadingBeingTaken({
       />
       <CornerDot at={line[0]} id="measured-from" chosen {...paint} />
       <CornerDot at={line[1]} id="measured-to" chosen {...paint} />
+      {named && <Letters room={named.room} {...paint} />}
     </G>
   );
 }
+
+/** The letters of a room’s corners, beside them in the room. */
+function Letters({ room, colours, px }: Paint & { room: DerivedRoom }) {
+  return letteredCorners(room).map(({ letter, at }) => {
+    const off = { x: room.label.x - at.x, y: room.label.y - at.y };
+    const far = Math.hypot(off.x, off.y) || 1;
+    const by = Math.min(BESIDE * px, far / 2) / far;
+    return (
+      <HaloText
+        key={letter}
+        id={`corner-${letter}`}
+        at={{ x: at.x + off.x * by, y: at.y + off.y * by + 6 * px }}
+        text={letter}
+        size={18}
+        strong
+        fill={colours.ink}
+        colours={colours}
+        px={px}
+      />
+    );
+  });
+}
+
+/** From a corner to its letter, px. */
+const BESIDE = 30;
 
 /** Readings that contradict others, on the plan: a clay line along each suspect, and by how much it misses. */
 export const MisclosureMarks = memo(function MisclosureMarks(paint: Paint) {

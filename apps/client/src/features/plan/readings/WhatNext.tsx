@@ -1,7 +1,9 @@
 import {
   type DerivedFloor,
   type DerivedRoom,
-  placeInWords,
+  MM_PER_INCH,
+  placeOnFloorInWords,
+  formatSize,
   valueInWords,
   valueOnPlan,
   whatNext,
@@ -23,11 +25,14 @@ export function WhatNext({ floor, room }: { floor: DerivedFloor; room: DerivedRo
   const { place, before, after } = next;
   const value = valueOnPlan(floor.network, place);
   const size = value === null ? '' : ` of ≈ ${valueInWords(place, value, floor.plan.job.units, 'coarse')}`;
-  const what = `the ${placeInWords(place)}${size}`;
+  const what = `the ${placeOnFloorInWords(floor, place)}${size}`;
+  const { units } = floor.plan.job;
+  const within = (mm: number) =>
+    units === 'metric' ? `${Math.max(1, Math.round(mm))} mm` : formatSize(Math.max(MM_PER_INCH / 16, mm), units);
   return (
     <View style={styles.row}>
       <Text style={[styles.words, { color: colours.inkSoft }]}>
-        {`Would help most: ${what}. Lengths ± ${Math.round(before)} mm → ± ${Math.max(1, Math.round(after))} mm.`}
+        {`Would help most: ${what}. Lengths ± ${within(before)} → ± ${within(after)}.`}
       </Text>
       <BarButton icon="ruler" label="Measure it" onPress={() => dispatch(measureAgain(place))} />
     </View>

@@ -33,8 +33,19 @@ export const measureAgain =
     const proposal = readingFor(floor, { kind, face, from, to, via });
     if (!proposal) return;
     dispatch(planActions.toolChosen('measure'));
-    dispatch(planActions.proposed(proposal));
+    dispatch(planActions.proposed({ ...proposal, asked: true }));
   };
+
+/** The diagonal that crosses the one about to be read, in its place; what is typed stays. */
+export const otherDiagonal: Command = (dispatch, getState) => {
+  const { proposal, pad } = getState().plan;
+  const floor = selectFloor(getState());
+  if (!floor || proposal?.kind !== 'reading' || !proposal.named) return;
+  const other = readingFor(floor, proposal.named.other.place);
+  if (!other) return;
+  dispatch(planActions.proposed({ ...other, ...(proposal.asked && { asked: true }) }));
+  if (pad.text) dispatch(planActions.typed(pad.text));
+};
 
 /** The field of a wall that each kind of reading is typed into. */
 const FIELDS: Partial<Record<Place['kind'], Field>> = {

@@ -20,9 +20,11 @@ export const roomDrawn =
 /** What comes of it when one is kept that made no room, by kind. */
 const KEPT: { readonly [K in Proposal['kind']]?: (proposal: Named<K>, made: Id | null) => Command } = {
   reading:
-    ({ place }) =>
-    (dispatch) =>
-      dispatch(sayMisclosure(place)),
+    ({ place, asked }) =>
+    (dispatch) => {
+      if (asked) dispatch(planActions.toolChosen('choose'));
+      dispatch(sayMisclosure(place));
+    },
   bump: (_, made) => (dispatch) => {
     dispatch(planActions.toolChosen('choose'));
     if (made) dispatch(planActions.selected({ kind: 'solid', id: made }));

@@ -11,6 +11,7 @@ import { CornerDot } from '../chosen/marks';
 import { type Paint, THIN } from '../overlay/paint';
 import { later } from '../later/later';
 import { planActions } from '../plan-slice';
+import { otherDiagonal } from '../readings/commands';
 import { boxCorners } from '../tools/shape-tool';
 import { MarksActions, MarksEnd } from '../underlay/pieces';
 import { WalkMarks } from '../walk/WalkMarks';
@@ -180,6 +181,14 @@ function ReadingActions({ proposal }: { proposal: ReadingProposal }) {
   return (
     <>
       {!proposal.place && <Text style={{ color: colours.ink, fontSize: 16 }}>Now tap the second corner or wall.</Text>}
+      {proposal.named && (
+        <Press
+          icon="swap-horizontal"
+          label={proposal.named.other.words}
+          says={`Read the other diagonal, ${proposal.named.other.words}`}
+          what={otherDiagonal}
+        />
+      )}
       <Drop />
     </>
   );

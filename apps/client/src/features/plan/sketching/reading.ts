@@ -15,6 +15,10 @@ export interface ReadingProposal {
   /** What it is on the plan, mm (an angle in degrees). */
   readonly now: number;
   readonly read: TypedLength | null;
+  /** Of a diagonal: which, and the one that crosses it, with what that is on the plan; only where both are known well. */
+  readonly named?: { readonly words: string; readonly other: { readonly words: string; readonly place: Place } };
+  /** It was asked for: when it is read, one goes on as before. */
+  readonly asked?: boolean;
 }
 
 const isAngle = ({ place }: ReadingProposal): boolean => place?.kind === 'angle';
@@ -35,10 +39,10 @@ export const readingKind: ProposalKind<ReadingProposal> = {
       stay: [],
     };
   },
-  label: ({ place }) => {
+  label: ({ place, named }) => {
     if (!place) return null;
     const words = placeInWords(place);
-    return capital(words);
+    return capital(named ? `${words} ${named.words}` : words);
   },
   measures: ({ place }) => {
     if (!place || place.kind === 'angle') return null;

@@ -7,6 +7,7 @@ import {
   faceAt,
   faceByKey,
   surfaceContains,
+  namedDiagonal,
   nearestAlong,
   pointAt,
   valueOnPlan,
@@ -49,7 +50,12 @@ export function measureTool(bench: Bench): Tool {
 /** A reading about to be typed, with what it is on the plan; null where it can't be taken. */
 export function readingFor(floor: DerivedFloor, place: Place | null): ReadingProposal | null {
   const now = place && valueOnPlan(floor.network, place);
-  return place && now !== null ? { kind: 'reading', first: null, place, now, read: null } : null;
+  if (!place || now === null) return null;
+  const named = namedDiagonal(floor, place);
+  return {
+    ...{ kind: 'reading', first: null, place, now, read: null },
+    ...(named && { named: { words: named.words, other: named.other } }),
+  };
 }
 
 /** The height under the slope over a point of a room's floor, about to be typed; null where there is no floor. */
