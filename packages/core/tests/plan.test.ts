@@ -7,6 +7,7 @@ import {
   inverse,
   isNothing,
   KINDS,
+  holdsNot,
   mergePlans,
   patchOf,
   readPatch,
@@ -17,7 +18,7 @@ import {
   repairPlan,
   withChange,
 } from '../src';
-import { House } from './house';
+import { House, tapeIntent } from './house';
 
 const plain = (plan: object): unknown => JSON.parse(JSON.stringify(plan));
 
@@ -91,6 +92,50 @@ describe('bringing two people’s work together', () => {
       }),
       { numRuns: 60 },
     );
+  });
+
+  test.each([
+    ['mine later', '2026-05-04T11:00:00Z', '2026-05-04T10:00:00Z', 3905],
+    ['theirs later', '2026-05-04T10:00:00Z', '2026-05-04T11:00:00Z', 3912],
+  ])(
+    'two read one wall, %s: one reading, the later; the wall is as long; the other is its history, and both figures are said',
+    (_, mineAt, theirsAt, counts) => {
+      const house = new House();
+      const hall = house.box(0, 0, 7700, 3000);
+      const face = house.face(hall, 'top');
+      const base = house.plan;
+      const read = (value: number, time: string, seed: string) => {
+        const done = applyEdit(base, { ...tapeIntent(face, value), time } as Parameters<typeof applyEdit>[1], seed);
+        if (!done.ok) throw new Error(done.reason);
+        return done.plan;
+      };
+      const { plan, overruled } = merge(base, read(3905, mineAt, 'm'), read(3912, theirsAt, 't'));
+      expect(problemsOf(plan)).toEqual([]);
+      const [reading, ...others] = Object.values(plan.readings);
+      expect(others).toEqual([]);
+      expect(reading!.value).toBe(counts);
+      expect(reading!.history.map(({ value }) => value)).toEqual([counts === 3905 ? 3912 : 3905]);
+      const merged = new House(plan, 100);
+      expect(merged.face(hall, 'top').length).toBeCloseTo(counts, 1);
+      expect(overruled.join()).toMatch(/3\.905 m here, 3\.912 m elsewhere/);
+      expect(overruled.some(holdsNot)).toBe(true);
+      // taped again it is that one reading that is another
+      merged.tape(merged.face(hall, 'top'), 3900);
+      expect(Object.keys(merged.plan.readings)).toHaveLength(1);
+    },
+  );
+
+  test('a room that they took away and I renamed is gone, and it is not said that what I did holds', () => {
+    const house = new House();
+    const hall = house.box(0, 0, 4000, 3000);
+    house.do({ kind: 'nameRoom', room: hall, name: 'Hall' });
+    const base = house.plan;
+    const theirs = new House(base, 50);
+    theirs.do({ kind: 'removeRoom', room: hall });
+    house.do({ kind: 'nameRoom', room: hall, name: 'Lobby' });
+    const { plan, overruled } = merge(base, house.plan, theirs.plan);
+    if (Object.hasOwn(plan.rooms, hall)) expect(overruled.some(holdsNot)).toBe(false);
+    else expect(overruled.join()).toMatch(/Hall was taken away elsewhere, and what you did to it is gone with it/);
   });
 
   test('a door of mine keeps the wall they took away', () => {

@@ -1,4 +1,4 @@
-import { picturesIn } from '@velvet-tape/core';
+import { holdsNot, picturesIn } from '@velvet-tape/core';
 import { fetchPlan } from './api';
 import { LATEST_UNREACHED, backOff } from './back-off';
 import type { Trouble } from './database';
@@ -257,5 +257,6 @@ const SAID = 3;
 export const overruledInWords = (overruled: readonly string[]): string => {
   const some = overruled.slice(0, SAID).join(', ');
   const more = overruled.length > SAID ? ` and ${overruled.length - SAID} more` : '';
-  return `Changed here and elsewhere: ${some}${more}. What you did holds.`;
+  const all = `Changed here and elsewhere: ${some}${more}.`;
+  return overruled.some(holdsNot) ? all : `${all} What you did holds.`;
 };

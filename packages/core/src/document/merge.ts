@@ -1,6 +1,15 @@
 import { type PlanChange, changeBetween, isNothing, sameEntity, withChange } from '../plan/changes';
 import { withFooting } from '../plan/footing';
-import { type CollectionName, type JobDetails, KINDS, type Plan } from '../plan/plan';
+import {
+  type CollectionName,
+  type JobDetails,
+  KINDS,
+  type Plan,
+  type Reading,
+  type Value,
+  placeOfReading,
+} from '../plan/plan';
+import { placeInWords, valueInWords } from '../trueup/words';
 import { OF_JOB } from './independent';
 import { problemsOf } from './problems';
 
@@ -27,10 +36,63 @@ export function mergePlans(
   const their = changeBetween(base, theirs);
   if (isNothing(their)) return { plan: mine, overruled: [], impossible: false };
   const { change: onTop, overruled } = onTopOf(change, their);
-  const merged = repair(withFooting(withChange(theirs, onTop), mine, theirs), mine, [mine, theirs]);
+  const both = onePlaceOneReading(withChange(theirs, onTop), mine, overruled);
+  const merged = repair(withFooting(both, mine, theirs), mine, [mine, theirs]);
   if (!merged || problemsOf(merged).length > 0) return { plan: theirs, overruled: [], impossible: true };
-  return { plan: merged, overruled, impossible: false };
+  const gone = goneWith(merged, onTop, their);
+  // what could not be kept was not overruled
+  const held = overruled.filter(
+    (words) => !gone.some((each) => words === `that ${each.split(' was taken')[0]} was taken away`),
+  );
+  return { plan: merged, overruled: [...gone, ...held], impossible: false };
 }
+
+const GONE = 'and what you did to it is gone with it';
+const COUNTS = 'was read later and counts';
+
+/** Is this of what was changed here something that does not hold? */
+export const holdsNot = (words: string): boolean => words.includes(GONE) || words.includes(COUNTS);
+
+/** Things that I changed, they took away, and that could not be kept. */
+function goneWith(merged: Plan, mine: PlanChange, their: PlanChange): string[] {
+  const taken = new Set(their.entities.flatMap(({ collection, id, after }) => (after ? [] : [`${collection} ${id}`])));
+  return mine.entities.flatMap(({ collection, id, before, after }) =>
+    before && after && taken.has(`${collection} ${id}`) && !Object.hasOwn(merged[collection], id)
+      ? [`${called(collection, before)} was taken away elsewhere, ${GONE}`]
+      : [],
+  );
+}
+
+/** Two people read one place: the later reading counts, the other is in its history, and who brings them together is told in figures. */
+function onePlaceOneReading(plan: Plan, mine: Plan, overruled: string[]): Plan {
+  const places = new Map<string, Reading>();
+  const readings: Record<string, Reading> = { ...plan.readings };
+  for (const reading of Object.values(plan.readings)) {
+    const key = `${reading.floor} ${placeOfReading(reading)}`;
+    const other = places.get(key);
+    if (!other) {
+      places.set(key, reading);
+      continue;
+    }
+    const [first, last] = reading.time >= other.time ? [other, reading] : [reading, other];
+    const { value, text, unit, instrument, time, traced } = first;
+    const read: Value = { value, text, unit, instrument, time, ...(traced && { traced }) };
+    const kept = { ...last, history: [read, ...last.history, ...first.history].slice(0, MOST_READ) };
+    delete readings[first.id];
+    readings[last.id] = kept;
+    places.set(key, kept);
+    const [own, their] = Object.hasOwn(mine.readings, first.id) ? [first, last] : [last, first];
+    const words = (each: Reading) => valueInWords(each, each.value, plan.job.units);
+    if (own.value !== their.value)
+      overruled.push(
+        `one ${placeInWords(last)} was read by two: ${words(own)} here, ${words(their)} elsewhere; ${words(last)} ${COUNTS}, the other is in its history`,
+      );
+  }
+  return places.size === Object.keys(plan.readings).length ? plan : { ...plan, readings };
+}
+
+/** A reading has so many before it at most. */
+const MOST_READ = 50;
 
 type Fields = Readonly<Record<string, unknown>>;
 

@@ -1,9 +1,11 @@
 import { Draft, Refusal } from '../plan/draft';
 import { dropLost } from '../plan/footing';
-import { reconcileKinds, reconcileRooms } from '../rooms';
+import { networkOfFloor, reconcileKinds, reconcileRooms } from '../rooms';
+import { valueOnPlan } from '../trueup';
 import { isAlikeOn } from '../plan/floor-plan';
-import { COLLECTIONS, type Plan, floorsInOrder, nextNumber } from '../plan/plan';
-import { keepingSpots, planarise, standFree } from '../walls';
+import { COLLECTIONS, type Plan, type Reading, floorsInOrder, nextNumber, wallsOf } from '../plan/plan';
+import { type Network, keepingSpots, networkOf, planarise, standFree } from '../walls';
+import { fitToReadings } from './settle';
 import { dropUnusedTypes } from './opening-types';
 import { dropIdleDimensions } from './tidy';
 
@@ -35,6 +37,7 @@ export function repairPlan(
         planarise(draft, floor, walls, places);
         reconcileKinds(draft, floor);
       });
+      fitAgain(draft, floor, [before, ...sound]);
       reconcileRooms(draft, floor);
       renumber(draft, floor);
     }
@@ -47,6 +50,24 @@ export function repairPlan(
     throw error;
   }
   return { plan: draft.plan(), notes: draft.notes };
+}
+
+/** Off by more than this a reading is no longer met, mm. */
+const MET = 0.5;
+
+/** Walls from two places, with the readings of both: where one no longer holds that held where it came from, the floor is fitted to all of them. */
+function fitAgain(draft: Draft, floor: string, sources: readonly Plan[]): void {
+  const network = networkOfFloor(draft, floor);
+  const off = (at: Network, reading: Reading) => Math.abs((valueOnPlan(at, reading) ?? reading.value) - reading.value);
+  const lost = draft.on('readings', floor).some(
+    (reading) =>
+      off(network, reading) > MET &&
+      sources.some((source) => {
+        const own = source.readings[reading.id];
+        return own?.value === reading.value && off(networkOf(source.corners, wallsOf(source, floor)), own) <= MET;
+      }),
+  );
+  if (lost) fitToReadings(draft, floor, []);
 }
 
 /** Two people may have added a floor at the same level: the later one goes up one, or down below ground, with those beyond. */

@@ -118,7 +118,7 @@ function requireRooms(draft: Draft): void {
 }
 
 /** Fits the floor to its readings; what the others show to be a slip is kept and said, but set aside. */
-function fitToReadings(draft: Draft, floor: Id, stay: readonly Id[]): void {
+export function fitToReadings(draft: Draft, floor: Id, stay: readonly Id[]): void {
   const walls = draft.on('walls', floor);
   const own = draft.on('readings', floor);
   const sums = sumsOfGaps(networkOfFloor(draft, floor), draft.on('gaps', floor), own, draft.openingsOf(floor));

@@ -6,6 +6,11 @@ import { planActions } from './plan-slice';
 import type { Offer } from './plan-state';
 import { standAt } from './views/stand-at';
 
+/** Which areas are shown is kept with the job, but nobody takes it back as a step of their work. */
+const isChoiceOfView = (intent: Intent): boolean =>
+  intent.kind === 'changeJob' && Object.keys(intent.details).every((each) => VIEWS.includes(each));
+const VIEWS: readonly string[] = ['areaRule', 'besideRule'];
+
 /** Does an edit and says what is to be said. The result tells whether it was done. */
 export const edit =
   (intent: Intent, seed = randomSeed(), come = false) =>
@@ -31,7 +36,7 @@ export const edit =
       dispatch(planActions.said({ text: reason, tone: 'refused', ...(offer && { offer }) }));
       return result;
     }
-    dispatch(planActions.edited({ plan: result.plan, name: editName(intent) }));
+    dispatch(planActions.edited({ plan: result.plan, name: editName(intent), step: !isChoiceOfView(intent) }));
     dispatch(planActions.said(result.notes.length > 0 ? { text: result.notes.join(' '), tone: 'said' } : null));
     return result;
   };

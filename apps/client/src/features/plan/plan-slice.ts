@@ -70,10 +70,12 @@ const slice = createSlice({
       if (payload.why === 'unreadable') state.unreadable = payload.reason;
     },
     closed: (state) => ({ ...initial, sync: state.sync }),
-    edited: (state, { payload }: PayloadAction<{ plan: Plan; name: string }>) => {
+    /** `step` false: what is looked at was chosen, nothing was done that is to be taken back. */
+    edited: (state, { payload }: PayloadAction<{ plan: Plan; name: string; step?: boolean }>) => {
       const was = { ...asItWas(state as PlanState), preview: null };
       const change = changeBetween(was.plan!, payload.plan);
       if (isNothing(change)) return was;
+      if (payload.step === false) return { ...was, plan: payload.plan };
       return { ...was, plan: payload.plan, past: [...was.past, { name: payload.name, change }], future: [] };
     },
     undone: (state) => back(asItWas(state as PlanState), 'past', 'future'),
