@@ -151,6 +151,20 @@ describe('the rules', () => {
     expect(counted(house, 'WoFlV')).toBeCloseTo(12, 6);
   });
 
+  test.each(['top', 'right', 'bottom', 'left'] as const)(
+    'a party wall at the %s counts to its middle, corners and all',
+    (side) => {
+      const house = new House();
+      const room = house.box(0, 0, 6000, 4000);
+      house.do({ kind: 'setWallKind', floor: 'ground', face: house.face(room, side).key, as: 'party' });
+      const { left, right } = Object.values(house.plan.walls).find(({ kind }) => kind === 'party')!;
+      const [w, d] = [6000 + 250, 4000 + 250].map((each) => each + (left + right) / 2) as [number, number];
+      const across = side === 'left' || side === 'right';
+      const area = across ? w * (4000 + 500) : d * (6000 + 500);
+      expect(counted(house, 'gross external')).toBeCloseTo(area / 1e6, 6);
+    },
+  );
+
   test('what a name says of its use', () => {
     const said: [string, RoomUse][] = [
       ['Kitchen', 'living'],

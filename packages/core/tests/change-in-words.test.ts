@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { type Plan, changeBetween, changeInWords } from '../src';
+import { COLLECTIONS, KINDS, type Plan, changeBetween, changeInWords } from '../src';
 import { House } from './house';
 
 const said = (before: Plan, after: Plan): string => changeInWords(changeBetween(before, after));
@@ -23,6 +23,20 @@ test('what a step changed is told by what tells most', () => {
   // and back again
   expect(said(house.plan, begun)).toMatch(/^The name of the job, north changed, Study removed, .* and 1 more$/);
 });
+
+test.each(COLLECTIONS)(
+  '%s: that one came, changed or went is told by its name, with nothing else changed',
+  (collection) => {
+    const { one } = KINDS[collection];
+    const thing = { id: 'x', note: '' } as never;
+    const other = { id: 'x', note: 'other' } as never;
+    const told = (before: never | undefined, after: never | undefined) =>
+      changeInWords({ entities: [{ collection, id: 'x', before, after }] } as never).toLowerCase();
+    expect(told(undefined, thing)).toContain(`1 ${one.toLowerCase()} added`);
+    expect(told(thing, other)).toContain(`1 ${one.toLowerCase()} changed`);
+    expect(told(thing, undefined)).toContain(`1 ${one.toLowerCase()} removed`);
+  },
+);
 
 test('every change that is one is told in a line, and none that is none', () => {
   const size = fc.integer({ min: 1500, max: 6000 });

@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { hitAt, snapPoint } from '../src';
+import { hitAt, levelWithRoom, snapPoint } from '../src';
 import { House } from './house';
 
 const house = new House();
@@ -107,4 +107,32 @@ test('the corners and walls of a floor that shines through catch what is drawn, 
   both.box(30, 20, 4000, 3000);
   const own = snapPoint(both.floor, { x: 10, y: 10 }, 100, { other: { floor: below.floor, where: 'below' } });
   expect([own.x, own.y]).toEqual([30, 20]);
+});
+
+describe('a wall across a room runs as the room does', () => {
+  const turnedRoom = (degrees: number) => {
+    const house = new House();
+    const at = (x: number, y: number) => {
+      const t = (degrees * Math.PI) / 180;
+      return { x: x * Math.cos(t) - y * Math.sin(t), y: x * Math.sin(t) + y * Math.cos(t) };
+    };
+    const points = [at(0, 0), at(6000, 0), at(6000, 4000), at(0, 4000)];
+    house.do({ kind: 'drawPath', floor: 'ground', points, closed: true });
+    return { house, at };
+  };
+
+  test.each([0, 7, 33, 90])('begun up to 1.5° off in a room turned by %i°, whichever end is held', (degrees) => {
+    const { house, at } = turnedRoom(degrees);
+    for (const off of [-95, -45, 6, 45, 100])
+      for (const held of ['from', 'to'] as const) {
+        const drawn = [at(3000 + off, 0), at(3000, 4000)] as const;
+        const [a, b] = levelWithRoom(house.floor, drawn, held);
+        expect(held === 'from' ? a : b).toBe(held === 'from' ? drawn[0] : drawn[1]);
+        const level = at(0, 1);
+        expect(Math.abs((b.x - a.x) * level.y - (b.y - a.y) * level.x)).toBeLessThan(1e-6);
+      }
+    // what is slanted on purpose stays so
+    const slanted = [at(2000, 0), at(3000, 4000)] as const;
+    expect(levelWithRoom(house.floor, slanted, 'from')).toEqual(slanted);
+  });
 });

@@ -4,10 +4,13 @@ import {
   type Point,
   type Ring,
   boxesMeet,
+  cross,
   difference,
   flattened,
   intersection,
   momentsOf,
+  moved,
+  rightOf,
   ringsArea,
   ringsBox,
   union,
@@ -46,7 +49,7 @@ export function piecesOfFloor(floor: DerivedFloor, rule: AreaRule): readonly Cou
   const below = isBelowGround(floor);
   return [
     ...floor.rooms.flatMap((room) => roomPieces(room, floor, rule.heights, below)),
-    ...bodiesApart(floor).flatMap((body) => wallPieces(body, floor, rule.heights, below)),
+    ...bodiesToCount(floor).flatMap((body) => wallPieces(body, floor, rule.heights, below)),
     ...floor.solids.flatMap((each, i) => solidPiece(each, floor.solids.slice(0, i), floor, below)),
     ...cavitiesOf(floor).map(({ rings }) => plain('cavity', rings, null, below)),
     // a wall that lies wholly in others has no piece of its own
@@ -169,7 +172,7 @@ const besides = onceFor((floor: DerivedFloor): ReadonlyMap<Id, readonly DerivedR
 /** A wall as far as no wall before it takes its place. */
 interface BodyApart {
   readonly wall: Wall;
-  readonly rings: readonly Ring[];
+  rings: readonly Ring[];
 }
 
 /** Walls drawn into each other are counted once: the later is what is left of it. */
@@ -193,6 +196,40 @@ const bodiesApart = onceFor(({ bodies }: DerivedFloor): readonly BodyApart[] => 
 
 /** Less than this is rounding, mm². */
 const OVERLAP = 500;
+
+/** Walls that meet at less than this go on as one: sin 30°. */
+const TURNS = 0.5;
+
+/**
+ * The same, each corner of a party wall with an outer wall being the party wall’s: its joint is a mitre, but the rules go to the middle of a party wall, straight
+ * on to the outer face.
+ */
+const bodiesToCount = onceFor((floor: DerivedFloor): readonly BodyApart[] => {
+  const all = bodiesApart(floor).map((each) => ({ ...each }));
+  const { network } = floor;
+  for (const party of all) {
+    if (party.wall.kind !== 'party' || party.wall.bulge !== 0) continue;
+    const half = network.half(party.wall.id, true);
+    for (const [end, along] of [
+      [half.from, -1],
+      [half.to, 1],
+    ] as const) {
+      for (const other of network.stars.get(end)?.around ?? []) {
+        const body = all.find(({ wall }) => wall.id === other.wall.id);
+        if (!body || other.wall.kind !== 'external' || Math.abs(cross(half.d, other.d)) < TURNS) continue;
+        const corner = network.corners.get(end)!;
+        const reach = 2 * (other.left + other.right) * along;
+        const at = (ahead: number, right: number): Point => moved(moved(corner, half.d, ahead), rightOf(half.d), right);
+        const strip = [at(0, half.right), at(reach, half.right), at(reach, -half.left), at(0, -half.left)];
+        const beyond = intersection(body.rings, [strip]);
+        if (ringsArea(beyond) < 1) continue;
+        body.rings = difference(body.rings, beyond);
+        party.rings = union([...party.rings, ...beyond]);
+      }
+    }
+  }
+  return all;
+});
 
 /** A wall: under a slope as high as the ceiling of the room beside it is there. */
 function wallPieces(

@@ -24,9 +24,14 @@ export const isRead = ({ readings }: DerivedFloor, { from, to }: Pick<WallFace, 
 export const agrees = (face: WallFace): boolean =>
   !face.reading || Math.abs(face.reading.value - acrossOf(face)) < SILENT;
 
-/** The length to write at a face (of a curved one straight across), mm: what was read, as long as the plan agrees with it. */
-export const lengthToSay = (face: WallFace): number =>
-  face.reading && agrees(face) ? face.reading.value : acrossOf(face);
+/** A reading that is met to this is the length, mm. */
+const MET = 0.05;
+
+/** The length to write at a face (of a curved one straight across), mm: what was fitted. A reading that is met is said as it was read, without what rounding leaves. */
+export const lengthToSay = (face: WallFace): number => {
+  const across = acrossOf(face);
+  return face.reading && Math.abs(face.reading.value - across) < MET ? face.reading.value : across;
+};
 
 /** How finely a length is said: one that nobody read in the house not to the millimetre. */
 export const finenessOf = (provenance: Provenance): Fineness =>

@@ -1,11 +1,11 @@
 import { capital } from '../words';
 import { type PlanChange, sameEntity } from '../plan/changes';
-import { type CollectionName, type Entity, kindOf } from '../plan/kinds';
+import { COLLECTIONS, type CollectionName, type Entity, kindOf } from '../plan/kinds';
 import type { JobDetails } from '../plan/plan';
 import { OF_JOB } from './independent';
 
-/** What tells most of a change comes first; corners and types only where nothing else was changed: they go with what they belong to. */
-const TOLD: readonly CollectionName[] = [
+/** What tells most of a change comes first, and what isn't named here after it; corners and types only where nothing else was changed: they go with what they belong to. */
+const TELLING: readonly CollectionName[] = [
   'floors',
   'rooms',
   'openings',
@@ -27,6 +27,10 @@ const TOLD: readonly CollectionName[] = [
   'looks',
 ];
 const BY_THE_WAY: readonly CollectionName[] = ['types', 'corners', 'frames', 'points', 'alterationEnds'];
+const TOLD: readonly CollectionName[] = [
+  ...TELLING,
+  ...COLLECTIONS.filter((each) => !TELLING.includes(each) && !BY_THE_WAY.includes(each)),
+];
 /** So many parts are said. */
 const MOST_SAID = 3;
 

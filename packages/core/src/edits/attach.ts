@@ -74,6 +74,37 @@ export function attachPath(draft: Draft, floor: Id, points: readonly RingPoint[]
   return path.points();
 }
 
+/** Two walls whose far ends are off one line by less than this are one, mm. */
+const ONE_LINE = 1e-6;
+
+/**
+ * A leg that runs along two walls or more which are not quite in one line gets a corner where they meet, so that it goes onto each of them: rooms that were
+ * trued up are rarely square to the millimetre.
+ */
+export function bentAlong(draft: Draft, floor: Id, points: readonly RingPoint[], closed: boolean): RingPoint[] {
+  const walls = standing(draft, floor);
+  return points.flatMap((a, i) => {
+    const b = points[(i + 1) % points.length]!;
+    if (a.bulge || (i === points.length - 1 && !closed) || distance(a, b) < 2 * LEAST_OVERLAP) return [a];
+    const leg = courseOf(a, b);
+    const beside = walls.filter(({ wall, course }) => runsAlong(wall, course, a, b) !== null);
+    const corners = new Map<string, { at: Point; along: number }>();
+    for (const one of beside)
+      for (const two of beside) {
+        if (one === two) continue;
+        const at = [one.course.a, one.course.b].find((p) =>
+          [two.course.a, two.course.b].some((q) => distance(p, q) < 1e-6),
+        );
+        const along = at ? alongOf(leg, at) : 0;
+        if (!at || along < LEAST_OVERLAP || along > leg.length - LEAST_OVERLAP) continue;
+        const far = distance(two.course.a, at) > distance(two.course.b, at) ? two.course.a : two.course.b;
+        if (Math.abs(offOf(one.course, far)) < ONE_LINE) continue;
+        corners.set(`${at.x} ${at.y}`, { at, along });
+      }
+    return [a, ...[...corners.values()].sort((p, q) => p.along - q.along).map(({ at }) => ({ x: at.x, y: at.y }))];
+  });
+}
+
 /** Where the end of a wall that is dragged at `p`, from `from`, belongs: on the wall it was put in or near, else where it is. */
 export function endOnWall(draft: Draft, floor: Id, p: Point, from: Point, except: Id): Point {
   const walls = standing(draft, floor, except);
@@ -144,19 +175,23 @@ function straightAhead(course: Course, p: Point, heading: Point, reach: number):
   );
 }
 
+/** By how much a leg from a to b that runs along a straight wall is off its line at the most, mm; null where it does not run along it. */
+function runsAlong(wall: Wall, course: Course, a: Point, b: Point): number | null {
+  if (course.arc || Math.abs(cross(direction(a, b), direction(course.a, course.b))) > SAME_WAY) return null;
+  const [from, to] = [alongOf(course, a), alongOf(course, b)];
+  const overlap = Math.min(course.length, Math.max(from, to)) - Math.max(0, Math.min(from, to));
+  if (overlap < LEAST_OVERLAP) return null;
+  const offs = [offOf(course, a), offOf(course, b)];
+  const outside = Math.max(...offs.map((off) => Math.max(off - wall.right, -wall.left - off, 0)));
+  return outside <= BESIDE ? Math.max(...offs.map(Math.abs)) : null;
+}
+
 /** The line of the straight wall that a leg from a to b runs along; the nearest where there are several. */
 function wallAlong(walls: readonly Standing[], a: Point, b: Point): Course | null {
   let best: { course: Course; off: number } | null = null;
-  const d = direction(a, b);
   for (const { wall, course } of walls) {
-    if (course.arc || Math.abs(cross(d, direction(course.a, course.b))) > SAME_WAY) continue;
-    const [from, to] = [alongOf(course, a), alongOf(course, b)];
-    const overlap = Math.min(course.length, Math.max(from, to)) - Math.max(0, Math.min(from, to));
-    if (overlap < LEAST_OVERLAP) continue;
-    const offs = [offOf(course, a), offOf(course, b)];
-    const outside = Math.max(...offs.map((off) => Math.max(off - wall.right, -wall.left - off, 0)));
-    const off = Math.max(...offs.map(Math.abs));
-    if (outside <= BESIDE && (!best || off < best.off)) best = { course, off };
+    const off = runsAlong(wall, course, a, b);
+    if (off !== null && (!best || off < best.off)) best = { course, off };
   }
   return best?.course ?? null;
 }

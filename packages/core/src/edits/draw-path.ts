@@ -5,7 +5,7 @@ import type { Id, Place, ReadingKind, Room, Units, Wall } from '../plan/plan';
 import { surfaceAt, surfacesOf, networkOfFloor } from '../rooms';
 import { valueOnPlan } from '../trueup';
 import { formatLength } from '../units';
-import { BESIDE, attachPath } from './attach';
+import { BESIDE, attachPath, bentAlong } from './attach';
 import type { ReadOnTheWay, Typed, TypedLength, Tracing } from './parts';
 import { putReading } from './readings';
 import { scaleFaces } from './scale-faces';
@@ -51,7 +51,10 @@ export function drawPath(draft: Draft, intent: DrawPath): Id | void {
   const turned = closed && signedArea(ring) < 0;
   const round = turned ? reversedRing(ring) : ring;
   const traced = intent.traced && !chalk ? tracedWalls(draft, intent.traced, round, closed, turned) : null;
-  const points = attachPath(draft, floor, traced?.points ?? round, closed);
+  const bent = traced ? traced.points : bentAlong(draft, floor, round, closed);
+  const points = attachPath(draft, floor, bent, closed);
+  // where legs were bent along walls, what was drawn is from corner to corner as before
+  const drawnCorners = traced ? points : points.filter((_, i) => round.includes(bent[i]!));
   const read = readOf(intent, ring.length, turned);
   const legs = closed ? points.length : points.length - 1;
   for (let i = 0; i < legs; i += 1) {
@@ -72,7 +75,15 @@ export function drawPath(draft: Draft, intent: DrawPath): Id | void {
   );
   for (const wall of walls) draft.drawn.add(wall.id);
   settle(draft, floor, { changed: walls.map((wall) => wall.id) });
-  tapeLegs(draft, floor, points, traced ? traced.read(read) : read, intent.time ?? '', intent.spans ?? [], turned);
+  tapeLegs(
+    draft,
+    floor,
+    drawnCorners,
+    traced ? traced.read(read) : read,
+    intent.time ?? '',
+    intent.spans ?? [],
+    turned,
+  );
   if (traced) scaleFaces(draft, traced.underlay, intent.time ?? '');
   return newRoom(draft);
 }

@@ -1,2 +1,3 @@
 export * from './hit';
 export * from './snap';
+export * from './level';

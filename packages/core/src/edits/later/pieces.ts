@@ -36,11 +36,14 @@ export interface ChangePiece {
   readonly to: Told;
   /** All that are alike: of its kind, as large. */
   readonly alike?: boolean;
+  /** These too, which were chosen with it. */
+  readonly with?: readonly Id[];
 }
 
-function changePiece(draft: Draft, { piece: id, to, alike = false }: ChangePiece): void {
+function changePiece(draft: Draft, { piece: id, to, alike = false, with: others = [] }: ChangePiece): void {
   const piece = requirePiece(draft, id);
-  draft.put('pieces', checked(draft, { ...piece, ...sized(piece, to) }));
+  for (const each of [piece, ...others.map((other) => requirePiece(draft, other))])
+    draft.put('pieces', checked(draft, { ...each, ...sized(each, to) }));
   if (!alike) return;
   const { stand: _, group: __, ...same } = to;
   for (const other of Object.values(draft.pieces))

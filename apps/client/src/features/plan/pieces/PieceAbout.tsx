@@ -17,11 +17,14 @@ export default function PieceAbout() {
   const chosen = useAppSelector((state) => state.plan.selection);
   const all = useAppSelector(standingNow);
   const option = useAppSelector(selectOption);
-  const one = chosen.kind === 'piece' ? chosenOf(all, chosen)[0] : undefined;
+  const [one, ...rest] = chosen.kind === 'piece' ? chosenOf(all, chosen) : [];
   if (!one) return null;
   const { piece } = one;
   const { pieceName } = laterRooms();
   const change = (to: Partial<Piece>) => dispatch(edit({ kind: 'changePiece', piece: piece.id, to })).ok;
+  const together = rest.map((other) => other.piece.id);
+  const onLayer = (layer: string) =>
+    dispatch(edit({ kind: 'changePiece', piece: piece.id, to: { layer }, with: together })).ok;
   const priced = (text: string): boolean => {
     const clean = text.trim().replace(/\s/g, '').replace(',', '.');
     if (clean === '') return change({ price: null });
@@ -41,7 +44,7 @@ export default function PieceAbout() {
         {line('Price', piece.price === null ? '' : String(piece.price), priced)}
         {line('Note', piece.note, (note) => change({ note }))}
         {line('Link', piece.link, (link) => change({ link }))}
-        {line('Layer', piece.layer, (layer) => change({ layer }))}
+        {line(together.length > 0 ? `Layer of all ${together.length + 1}` : 'Layer', piece.layer, onLayer)}
       </View>
       <ListBar>
         <BarButton label="Loose" chosen={!piece.fixed} onPress={() => change({ fixed: false })} />

@@ -20,6 +20,9 @@ import { Elevation } from './Elevation';
 import { SIDE, stripScale } from './scale';
 import { useStripInput } from './use-strip-input';
 
+/** A reading that is off by less is written as the same figure, mm. */
+const SEEN = 0.5;
+
 const HEIGHT = 92;
 const TAPE_TOP = 50;
 const TAPE = 26;
@@ -52,7 +55,10 @@ function Strip({ face }: { face: WallFace }) {
   const floor = useAppSelector(selectFloor);
   const read = floor?.gaps.filter(({ from, to }) => from === face.from && to === face.to) ?? [];
   const rough = face.provenance === 'rough';
-  const said = agrees(face) ? face.provenance : `${formatLength(face.reading!.value, units)} taped does not fit`;
+  const read = face.reading && formatLength(face.reading.value, units);
+  // what was read stands beside what it was fitted to
+  const differs = face.reading !== null && Math.abs(face.reading.value - lengthToSay(face)) > SEEN;
+  const said = !agrees(face) ? `${read} taped does not fit` : differs ? `${face.provenance} ${read}` : face.provenance;
   return (
     <View
       ref={host}
