@@ -78,9 +78,14 @@ test('a crooked five-wall room is shot round with the laser; a slip is found and
   await key(page, 'Done').tap();
   await finger.tap(await middleOf(page.getByTestId(/^area/)));
   // five sides do not fix five corners: the application says which diagonal helps most
-  await expect(page.getByText(/Would help most: the diagonal of/)).toBeVisible();
+  await expect(page.getByText(/Would help most: the diagonal [A-E] to [A-E] of/)).toBeVisible();
   await page.getByText('Measure it').tap();
+  // its corners are lettered on the plan, and the field says which it is
+  await expect(page.getByTestId(/^corner-[A-E]$/)).toHaveCount(5);
+  await expect(key(page, /^Diagonal [A-E] to [A-E]: /)).toBeVisible();
   await shootAcross(page);
+  // what was asked for is done, and a tap chooses again
+  await press(page, 'Measure');
   // with all five diagonals every reading is controlled by the others
   for (const [a, b] of [
     [0, 2],

@@ -130,6 +130,9 @@ test('what was refused or asked about is there to be seen, and the next digit be
   expect(refused.pad.text).toBe('800');
   const asked = planReducer(typed('42'), planActions.asked());
   expect(typedBehind(asked.pad, '4')).toBe('');
+  // rubbed out and typed anew, what was refused once is no longer waited for
+  const anew = planReducer(planReducer(refused, planActions.typed('')), planActions.typed('800'));
+  expect(typedBehind(anew.pad, '5')).toBe('800');
   // a unit still goes behind it, and what was only said changes nothing
   expect(typedBehind(refused.pad, ' cm')).toBe('800');
   expect(typedBehind(planReducer(typed('800'), planActions.said({ text: 'Kept.', tone: 'said' })).pad, '8')).toBe(

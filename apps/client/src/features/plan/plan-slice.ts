@@ -123,6 +123,7 @@ const slice = createSlice({
     proposed: (state, { payload }: PayloadAction<Proposal | null>) => {
       const had = state.proposal;
       Object.assign(state, { proposal: payload });
+      state.pad.asked = false;
       state.notice = null;
       const fields: readonly Field[] = payload ? fieldsOf(payload) : [];
       const { field } = state.pad;
@@ -157,6 +158,7 @@ const slice = createSlice({
     },
     typed: (state, { payload }: PayloadAction<string>) => {
       state.pad.text = payload.slice(0, 40);
+      state.pad.shot = '';
       state.pad.asked = false;
       state.pad.instrument = state.choices.instrument;
       state.notice = null;

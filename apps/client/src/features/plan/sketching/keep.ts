@@ -1,4 +1,4 @@
-import type { Id } from '@velvet-tape/core';
+import { type Id, type Intent, drawnOver, formatLength } from '@velvet-tape/core';
 import type { AppDispatch, Command, RootState } from '../../../store/store';
 import { edit } from '../edit';
 import { sayMisclosure } from '../readings/say';
@@ -31,6 +31,23 @@ const KEPT: { readonly [K in Proposal['kind']]?: (proposal: Named<K>, made: Id |
   },
 };
 
+/** What is asked of an outline that would cut up rooms that are there; null where it would not. */
+function overInWords(state: RootState, intent: Intent): string | null {
+  const floor = selectFloor(state);
+  const outline =
+    intent.kind === 'drawBox'
+      ? [intent.a, { x: intent.b.x, y: intent.a.y }, intent.b, { x: intent.a.x, y: intent.b.y }]
+      : intent.kind === 'drawPath' && intent.closed
+        ? intent.points
+        : null;
+  if (!floor || !outline) return null;
+  const { units, usual } = floor.plan.job;
+  const [first, ...others] = drawnOver(floor, outline, usual.externalThickness);
+  if (!first) return null;
+  const rooms = [first, ...others].map(({ room }) => room.room.name || 'a room without a name').join(' and ');
+  return `This lies ${formatLength(first.by, units)} over ${rooms} and would cut it up. Keep draws it so; drag it elsewhere, or drop it, if it was not meant.`;
+}
+
 /** Keeps what is drawn; false when that is refused, with the reason said and nothing lost. */
 export const keepProposal = (dispatch: AppDispatch, getState: () => RootState): boolean => {
   const proposal = selectProposal(getState());
@@ -38,6 +55,12 @@ export const keepProposal = (dispatch: AppDispatch, getState: () => RootState): 
   const lacks = proposal && kindOf(proposal).lacks?.(proposal);
   if (lacks) dispatch(planActions.said({ text: lacks, tone: 'said' }));
   if (!proposal || !intent) return false;
+  const over = getState().plan.pad.asked ? null : overInWords(getState(), intent);
+  if (over) {
+    dispatch(planActions.asked());
+    dispatch(planActions.said({ text: over, tone: 'said' }));
+    return false;
+  }
   const result = dispatch(edit(timed(intent)));
   if (!result.ok) return false;
   const { notice, tool } = getState().plan;
