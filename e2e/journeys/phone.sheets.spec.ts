@@ -67,7 +67,8 @@ test('the listing plan of a house: laid out, a part moved, drawn smaller, anothe
   await page.getByLabel('Revision', { exact: true }).fill('B');
   await page.getByLabel('Drawn by', { exact: true }).fill('M. Ashdown');
   await page.getByLabel('What can be relied on', { exact: true }).fill('Measured in May. Check before you order.');
-  await key(page, 'Keep the words').tap();
+  // what is typed is kept when one leaves its field
+  await page.getByLabel('What can be relied on', { exact: true }).blur();
   for (const words of ['As it is let', 'M. Ashdown', 'Measured in May. Check before you order.'])
     await expect(sheet.locator('svg').getByText(words).first()).toBeAttached();
 

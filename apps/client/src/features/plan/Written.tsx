@@ -1,5 +1,5 @@
 import { LONGEST_NAME } from '@velvet-tape/core';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { StyleProp, TextStyle } from 'react-native';
 import { TextInput } from 'react-native-paper';
 
@@ -7,23 +7,33 @@ interface Props {
   label: string;
   value: string;
   keep(text: string): boolean;
+  /** What it is called where the label says more. */
+  called?: string;
+  most?: number;
+  multiline?: boolean;
   style?: StyleProp<TextStyle>;
 }
 
-/** A word or a figure that is kept when one leaves it; refused it stays as it was typed. */
-export function Written({ label, value, keep, style }: Props) {
+/** A word or a figure that is kept when one leaves it, also by leaving the page; refused it stays as it was typed. */
+export function Written({ label, value, keep, called = label, most = LONGEST_NAME, multiline = false, style }: Props) {
   const [text, setText] = useState(value);
   const end = () => {
-    if (text.trim() !== value) keep(text);
+    if (text.trim() !== value.trim()) keep(text);
   };
+  const leave = useRef(end);
+  useEffect(() => {
+    leave.current = end;
+  });
+  useEffect(() => () => leave.current(), []);
   return (
     <TextInput
       mode="outlined"
       dense
       label={label}
-      accessibilityLabel={label}
+      accessibilityLabel={called}
+      multiline={multiline}
       value={text}
-      maxLength={LONGEST_NAME}
+      maxLength={most}
       onChangeText={setText}
       onBlur={end}
       onSubmitEditing={end}

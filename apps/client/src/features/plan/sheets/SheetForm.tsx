@@ -1,59 +1,47 @@
 import type { PictureDetails, Sheet } from '@velvet-tape/core';
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { TextInput } from 'react-native-paper';
 import { BarButton } from '../../../ui/BarButton';
 import { lent } from '../later/lent';
 
-const { edit, keepLogo, pickFiles, pictureFrom, useAppDispatch, useAppSelector } = lent();
+/** Far more than fits a title block. */
+const LONGEST_DISCLAIMER = 1000;
+
+const { Written, edit, keepLogo, pickFiles, pictureFrom, useAppDispatch, useAppSelector } = lent();
 
 /** What the title block says: of this sheet its name and revision, of all of the job who draws and what can be relied on. */
 export function SheetForm({ sheet }: { sheet: Sheet }) {
   const dispatch = useAppDispatch();
   const job = useAppSelector((state) => state.plan.plan!.job);
-  const [name, setName] = useState(sheet.name);
-  const [revision, setRevision] = useState(sheet.revision);
-  const [drawnBy, setDrawnBy] = useState(job.drawnBy);
-  const [disclaimer, setDisclaimer] = useState(job.disclaimer);
-  const keep = () => {
-    if (name !== sheet.name || revision !== sheet.revision) {
-      if (!dispatch(edit({ kind: 'changeSheet', sheet: sheet.id, name, revision })).ok) return;
-    }
-    if (drawnBy !== job.drawnBy || disclaimer !== job.disclaimer)
-      dispatch(edit({ kind: 'changeJob', details: { drawnBy, disclaimer } }));
-  };
-  const changed =
-    name !== sheet.name || revision !== sheet.revision || drawnBy !== job.drawnBy || disclaimer !== job.disclaimer;
+  const ofSheet = (change: Partial<Pick<Sheet, 'name' | 'revision'>>) =>
+    dispatch(edit({ kind: 'changeSheet', sheet: sheet.id, name: sheet.name, revision: sheet.revision, ...change })).ok;
+  const ofJob = (details: Partial<Pick<typeof job, 'drawnBy' | 'disclaimer'>>) =>
+    dispatch(edit({ kind: 'changeJob', details })).ok;
   return (
     <View style={styles.form}>
-      <TextInput mode="outlined" dense label="Shows" accessibilityLabel="Shows" value={name} onChangeText={setName} />
-      <TextInput
-        mode="outlined"
-        dense
+      <Written key={`name ${sheet.name}`} label="Shows" value={sheet.name} keep={(name) => ofSheet({ name })} />
+      <Written
+        key={`revision ${sheet.revision}`}
         label="Revision"
-        accessibilityLabel="Revision"
-        value={revision}
-        onChangeText={setRevision}
+        value={sheet.revision}
+        keep={(revision) => ofSheet({ revision })}
       />
-      <TextInput
-        mode="outlined"
-        dense
+      <Written
+        key={`drawn by ${job.drawnBy}`}
         label="Drawn by (all sheets)"
-        accessibilityLabel="Drawn by"
-        value={drawnBy}
-        onChangeText={setDrawnBy}
+        called="Drawn by"
+        value={job.drawnBy}
+        keep={(drawnBy) => ofJob({ drawnBy })}
       />
-      <TextInput
-        mode="outlined"
-        dense
+      <Written
+        key={`relied on ${job.disclaimer}`}
         multiline
+        most={LONGEST_DISCLAIMER}
         label="What can be relied on (all sheets)"
-        accessibilityLabel="What can be relied on"
-        value={disclaimer}
-        onChangeText={setDisclaimer}
+        called="What can be relied on"
+        value={job.disclaimer}
+        keep={(disclaimer) => ofJob({ disclaimer })}
       />
       <Logo logo={job.logo} />
-      <BarButton strong label="Keep" says="Keep the words" disabled={!changed} onPress={keep} />
     </View>
   );
 }
