@@ -6,7 +6,7 @@ import { drawTwoBoxes } from './two-boxes';
 import { falseStretches } from './pictures';
 import { furnish, getRound, retapeOptions } from './pieces';
 import { carryUp } from './carry';
-import { calibration, cleanFloors, power, slips } from './readings';
+import { calibration, cleanFloors, leaningFloors, power, slips } from './readings';
 import { deviationRatios } from '../tests/measured-attic';
 import { measured } from '../tests/measured-walls';
 import { drawLines } from './lines';
@@ -27,6 +27,7 @@ const trials: Record<string, Trial> = {
   lengths: { usual: 400_000, run: misread },
   openings: { usual: 4_000, run: openingsStay },
   clean: { usual: 2000, run: cleanFloors },
+  lean: { usual: 240, run: leaningFloors },
   slips: { usual: 300, run: slips },
   power: { usual: 1000, run: power },
   calibration: { usual: 200, run: calibration },

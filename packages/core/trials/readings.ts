@@ -9,7 +9,7 @@ import {
   trueUp,
   valueOnPlan,
 } from '../src';
-import { dice } from '../tests/random-floors';
+import { dice, distorted } from '../tests/random-floors';
 import { outOfSquare, placesOf, randomHouse, readAll } from '../tests/random-houses';
 
 const SIZES = [1, 2, 3, 5, 8, 12, 20] as const;
@@ -54,6 +54,33 @@ export function cleanFloors(count: number, seed: number): object {
         table[`${instrument}, ${diagonals} diagonals${degrees ? `, to ${degrees}° out` : ''}`] =
           `accused ${((100 * again) / count).toFixed(1)} %, said ${((100 * said) / count).toFixed(1)} %, threw ${threw}`;
       }
+  return table;
+}
+
+/** Houses that lean evenly, read honestly: how many have a reading accused, and how many of the diagonals are set aside. */
+export function leaningFloors(count: number, seed: number): object {
+  const table: Record<string, string> = {};
+  for (const degrees of [0, 0.3, 0.5, 0.8, 1.5, 3])
+    for (const diagonals of [0, 1, 2]) {
+      let [again, aside] = [0, 0];
+      for (let i = 0; i < count; i += 1) {
+        const random = dice(seed + i);
+        const sketch = randomHouse(random, 1 + (i % 12));
+        const t = Math.tan((degrees * Math.PI) / 180) * (random() < 0.5 ? -1 : 1);
+        const corners = Object.fromEntries(
+          Object.entries(sketch.corners).map(([id, corner]) => [id, { ...corner, x: corner.x + t * corner.y }]),
+        );
+        const places = placesOf(networkOf(sketch.corners, sketch.walls), diagonals);
+        const readings = readAll({ ...sketch, corners }, places, random, 'tape');
+        const drawn = i % 2 ? sketch : { ...sketch, ...distorted(sketch, random, 0.15) };
+        const fitted = trueUp({ ...drawn, readings });
+        const found = misclosuresOf(networkOf(fitted.corners, sketch.walls), readings);
+        if (found.some((each) => each.again)) again += 1;
+        if (found.some((each) => each.aside)) aside += 1;
+      }
+      table[`${degrees}°, ${diagonals} diagonals`] =
+        `accused ${((100 * again) / count).toFixed(1)} %, set aside ${((100 * aside) / count).toFixed(1)} %`;
+    }
   return table;
 }
 

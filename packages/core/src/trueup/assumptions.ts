@@ -1,9 +1,9 @@
-import { cross, dot } from '../geometry';
+import { cross, dot, turned } from '../geometry';
 import { type Corner, type Id, type Reading, type Wall, isOfBend } from '../plan/plan';
 import { type HalfWall, type Network, cellsOf, runOfReading } from '../walls';
 import { radiiApart } from './bend';
 import { DEVIATION } from './deviations';
-import { grainOf } from './grain';
+import { type Meant, grainOf } from './grain';
 import type { Observation } from './observations';
 import { difference, offLine, turnOutOf } from './quantity';
 import { leaving } from './quantity-of-place';
@@ -15,6 +15,8 @@ export interface Squareness {
   deviation(wall: Wall): number;
   /** How far off square a wall may look and still be meant to be square, radians; as it is drawn unless said. */
   readonly meant?: number;
+  /** By how much a wall is taken to lean against that, radians clockwise; none unless said. */
+  leans?(wall: Id): number;
 }
 
 /** As surely as houses are built, but for rooms in which a diagonal or an angle was measured: there that says it. */
@@ -39,8 +41,14 @@ export function assumptionsOf(
 }
 
 /** Walls that look square to the grain of their part of the house are taken to be. */
-function directionsOf(network: Network, unknowns: Unknowns, { deviation, meant: within }: Squareness): Observation[] {
-  return grainOf(network, (wall) => deviation(wall) ** -2, within).flatMap(({ wall, meant }): Observation[] =>
+function directionsOf(network: Network, unknowns: Unknowns, squareness: Squareness): Observation[] {
+  const { deviation, meant: within } = squareness;
+  const leaning = ({ wall, meant }: Meant): Meant => {
+    const by = squareness.leans?.(wall.id) ?? 0;
+    return by === 0 ? { wall, meant } : { wall, meant: turned(meant, by) };
+  };
+  const all = grainOf(network, (wall) => deviation(wall) ** -2, within).map(leaning);
+  return all.flatMap(({ wall, meant }): Observation[] =>
     unknowns.has(wall.start)
       ? [
           {

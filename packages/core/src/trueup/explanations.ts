@@ -24,6 +24,58 @@ const LEAN = [
   { share: 0.01, deviation: 5 * DEGREE },
 ] as const;
 
+/** A house that leans as a whole, its walls still parallel: rooms side by side share it (common practice, no source). */
+const COMMON_LEAN = [
+  { share: 0.1, deviation: 0.5 * DEGREE },
+  { share: 0.03, deviation: 2 * DEGREE },
+] as const;
+
+/** The walls of a connected part lean by one angle against those across them. */
+export interface CommonLean {
+  /** Whose directions turn, and by how much clockwise, radians. */
+  readonly walls: ReadonlySet<Id>;
+  readonly by: number;
+  /** As of `OutOfSquare`. */
+  readonly log: number;
+}
+
+/**
+ * By how much all walls that run one way lean against those across, as one parameter with its prior: what is left to tell is told by all diagonals together. Null where nothing speaks for it,
+ * and of a single room, of which `outOfSquareAt` says the same.
+ */
+export function commonLean(closed: Closed): CommonLean | null {
+  const { network, observations, x, normal } = closed;
+  const rows = observations.flatMap(({ turns }, i) => (turns ? [i] : []));
+  const own = new Set(rows.map((row) => observations[row]!.turns!.wall));
+  if (cellsOf(network).filter(({ outline }) => outline.halves.every(({ wall }) => own.has(wall.id))).length < 2)
+    return null;
+  const first = meantOf(closed, rows[0]!);
+  const across = rows.filter((row) => Math.abs(dot(meantOf(closed, row), first)) < 0.5);
+  if (across.length === 0 || across.length === rows.length) return null;
+  // the rows turn together: their weighted sum is one linear function
+  const sum = new Map<number, number>();
+  let [weight, pull] = [0, 0];
+  for (const row of across) {
+    const each = observations[row]!;
+    const w = each.deviation ** -2;
+    weight += w;
+    pull += w * misfitOf(each, x);
+    const { at, slopes } = linearised(each.quantity, x);
+    for (let i = 0; i < at.length; i += 1) sum.set(at[i]!, (sum.get(at[i]!) ?? 0) + w * slopes[i]!);
+  }
+  const precision = weight - normal.variance({ at: [...sum.keys()], slopes: [...sum.values()] });
+  const walls = new Set(across.map((row) => observations[row]!.turns!.wall));
+  const all = COMMON_LEAN.map(({ share, deviation }) => {
+    const s = precision + deviation ** -2;
+    return {
+      walls,
+      by: -pull / s,
+      log: (0.5 * pull * pull) / s - 0.5 * Math.log(s) - Math.log(deviation) + logOdds(share),
+    };
+  });
+  return all.reduce((a, b) => (b.log > a.log ? b : a));
+}
+
 /** A room that is out of square: its walls, which way and by how much the worst of them turns, radians. */
 export interface OutOfSquare {
   readonly walls: ReadonlySet<Id>;

@@ -58,19 +58,28 @@ export interface Court {
   readonly ids: readonly Id[];
   readonly limit: number;
   readonly critical: number;
+  /** What is known of how the floor leans. */
+  readonly leaning?: Leaning;
 }
+
+/** Walls that lean together against those across, and by how much, radians clockwise. */
+export type Leaning = ReadonlyMap<Id, number>;
 
 /** Walls that are let go, and what they may be off by, radians. */
 export type Loose = ReadonlyMap<Id, number>;
 
 /** The readings that are significantly off, most suspect first; those far less so than the first may be missing. */
 export function judge(
-  { network, ids, limit, critical }: Court,
+  { network, ids, limit, critical, leaning }: Court,
   readings: readonly Reading[],
   loose: Loose = new Map(),
 ): { judged: Judged[]; closed: Closed } {
   const unknowns = unknownsOf(network, ids, readings);
-  const squareness = { deviation: ({ id }: Wall) => loose.get(id) ?? DEVIATION.closing, meant: STILL_SQUARE };
+  const squareness = {
+    deviation: ({ id }: Wall) => loose.get(id) ?? DEVIATION.closing,
+    meant: STILL_SQUARE,
+    ...(leaning && { leans: (wall: Id) => leaning.get(wall) ?? 0 }),
+  };
   const observations = [
     ...observationsOf(network, unknowns, readings, squareness),
     ...anchoredAt(network.corners.get(ids[0]!)!, unknowns),
