@@ -55,10 +55,10 @@ function Strip({ face }: { face: WallFace }) {
   const floor = useAppSelector(selectFloor);
   const read = floor?.gaps.filter(({ from, to }) => from === face.from && to === face.to) ?? [];
   const rough = face.provenance === 'rough';
-  const read = face.reading && formatLength(face.reading.value, units);
+  const taped = face.reading && formatLength(face.reading.value, units);
   // what was read stands beside what it was fitted to
   const differs = face.reading !== null && Math.abs(face.reading.value - lengthToSay(face)) > SEEN;
-  const said = !agrees(face) ? `${read} taped does not fit` : differs ? `${face.provenance} ${read}` : face.provenance;
+  const said = !agrees(face) ? `${taped} taped does not fit` : differs ? `${face.provenance} ${taped}` : face.provenance;
   return (
     <View
       ref={host}
