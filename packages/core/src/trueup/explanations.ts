@@ -30,6 +30,11 @@ const COMMON_LEAN = [
   { share: 0.03, deviation: 2 * DEGREE },
 ] as const;
 
+/** What readings say of a lean against what is assumed: less than this share of it is rounding. */
+const TELLS = 1e-6;
+/** A house that leans by more is no house, radians. */
+const MOST_LEAN = 5 * DEGREE;
+
 /** The walls of a connected part lean by one angle against those across them. */
 export interface CommonLean {
   /** Whose directions turn, and by how much clockwise, radians. */
@@ -64,6 +69,8 @@ export function commonLean(closed: Closed): CommonLean | null {
     for (let i = 0; i < at.length; i += 1) sum.set(at[i]!, (sum.get(at[i]!) ?? 0) + w * slopes[i]!);
   }
   const precision = weight - normal.variance({ at: [...sum.keys()], slopes: [...sum.values()] });
+  // without a diagonal or an angle nothing tells, and what is left of the difference is rounding
+  if (!(precision > TELLS * weight) || Math.abs(pull / precision) > MOST_LEAN) return null;
   const walls = new Set(across.map((row) => observations[row]!.turns!.wall));
   const all = COMMON_LEAN.map(({ share, deviation }) => {
     const s = precision + deviation ** -2;

@@ -1,7 +1,7 @@
 import { type Point, direction, rightOf } from '../geometry';
 import { type Reading, cornersOfReading } from '../plan/plan';
 import type { Network } from '../walls';
-import { type CommonLean, type OutOfSquare, commonLean, logOfSlip, outOfSquareAt } from './explanations';
+import { type OutOfSquare, commonLean, logOfSlip, outOfSquareAt } from './explanations';
 import { type Court, type Judged, type Loose, TIED, judge, partsOf } from './judge';
 import { criticalValue } from './significance';
 import { type Slip, slipOf } from './slips';
@@ -68,13 +68,24 @@ export function misclosuresOf(
 ): Misclosure[] {
   const critical = criticalValue(readings.length);
   return partsOf(network, readings).flatMap(({ own, ids }) =>
-    inPart({ network, ids, limit: judged, critical }, own, most),
+    likeliest({ network, ids, limit: judged, critical }, own, most),
   );
 }
 
-function inPart(begun: Court, readings: readonly Reading[], most: number): Misclosure[] {
-  const { network } = begun;
-  let court = begun;
+/** Where readings would be blamed, a lean of the whole floor is tried: it is believed where it speaks for itself and fewer are left to blame. */
+function likeliest(court: Court, readings: readonly Reading[], most: number): Misclosure[] {
+  const found = inPart(court, readings, most);
+  const blamed = (all: readonly Misclosure[]) => all.filter(({ again, aside }) => again || aside).length;
+  if (blamed(found) === 0) return found;
+  const lean = commonLean(judge({ ...court, limit: 0 }, readings).closed);
+  if (!lean || lean.log < DECIDES) return found;
+  const leaning = new Map([...lean.walls].map((wall) => [wall, lean.by] as const));
+  const leant = inPart({ ...court, leaning }, readings, most);
+  return blamed(leant) < blamed(found) ? leant : found;
+}
+
+function inPart(court: Court, readings: readonly Reading[], most: number): Misclosure[] {
+  const { network } = court;
   const found: Misclosure[] = [];
   let left = readings;
   let loose: Loose = new Map();
@@ -84,11 +95,6 @@ function inPart(begun: Court, readings: readonly Reading[], most: number): Miscl
   for (let round = 0; found.length < most && round < readings.length + network.walls.length; round += 1) {
     const doubt = doubtIn(court, left, loose);
     if (!doubt) break;
-    const { lean } = doubt;
-    if (lean && !court.leaning && lean.log > Math.max(0, doubt.log)) {
-      court = { ...court, leaning: new Map([...lean.walls].map((wall) => [wall, lean.by])) };
-      continue;
-    }
     const { suspects, room, lead, readings: those } = doubt;
     const without = left.filter((reading) => reading !== those[0]);
     const seen = those.some(({ spread }) => spread);
@@ -114,8 +120,6 @@ interface Doubt {
   readonly readings: readonly [Reading, ...Reading[]];
   readonly suspects: [Suspect, ...Suspect[]];
   readonly room: OutOfSquare | null;
-  /** How the floor leans as a whole, where that explains something. */
-  readonly lean: CommonLean | null;
   /** By how much the room is the likelier cause than a slip, natural logarithm. */
   readonly lead: number;
   /** How much likelier the better of the two makes the readings, natural logarithm. */
@@ -135,8 +139,7 @@ function doubtIn(court: Court, readings: readonly Reading[], loose: Loose): Doub
   const slip = usual + Math.max(...those.map((each) => logOfSlip(each.reading, each)));
   const lead = room ? room.log - slip : -Infinity;
   const all = [worst.reading, ...those.map(({ reading }) => reading).filter((reading) => reading !== worst.reading)];
-  const lean = court.leaning ? null : commonLean(closed);
-  return { readings: all as [Reading, ...Reading[]], suspects, room, lean, lead, log: Math.max(slip, room?.log ?? 0) };
+  return { readings: all as [Reading, ...Reading[]], suspects, room, lead, log: Math.max(slip, room?.log ?? 0) };
 }
 
 /** The room's walls let go too; null where they are already. */
