@@ -17,8 +17,11 @@ interface Props {
 /** A word or a figure that is kept when one leaves it, also by leaving the page; refused it stays as it was typed. */
 export function Written({ label, value, keep, called = label, most = LONGEST_NAME, multiline = false, style }: Props) {
   const [text, setText] = useState(value);
+  // what was refused is said once
+  const refused = useRef<string | null>(null);
   const end = () => {
-    if (text.trim() !== value.trim()) keep(text);
+    if (text.trim() === value.trim() || text === refused.current) return;
+    if (!keep(text)) refused.current = text;
   };
   const leave = useRef(end);
   useEffect(() => {
