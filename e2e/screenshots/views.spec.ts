@@ -90,7 +90,7 @@ plain.describe('on a phone', () => {
     await page.getByText('Volume').waitFor();
     // a slip waiting to be found, and the diagonal that was taken to find it
     await page.getByRole('button', { name: 'Done', exact: true }).tap();
-    await finger.tap(await middleOf(page.getByTestId(/^area/).getByText('16.97')));
+    await finger.tap(await middleOf(page.getByTestId(/^area/).getByText('16.96')));
     await page.getByTestId('contradiction').waitFor();
     await picture(page, 'phone-misclosure');
     await page.getByText('Measure again').tap();
