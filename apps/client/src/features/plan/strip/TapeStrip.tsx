@@ -58,7 +58,11 @@ function Strip({ face }: { face: WallFace }) {
   const taped = face.reading && formatLength(face.reading.value, units);
   // what was read stands beside what it was fitted to
   const differs = face.reading !== null && Math.abs(face.reading.value - lengthToSay(face)) > SEEN;
-  const said = !agrees(face) ? `${taped} taped does not fit` : differs ? `${face.provenance} ${taped}` : face.provenance;
+  const said = !agrees(face)
+    ? `${taped} taped does not fit`
+    : differs
+      ? `${face.provenance} ${taped}`
+      : face.provenance;
   return (
     <View
       ref={host}
