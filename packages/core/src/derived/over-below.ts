@@ -3,6 +3,7 @@ import { onceFor } from '../memory';
 import type { Id, Plan, Reading, Units } from '../plan/plan';
 import { floorBeside } from '../plan/storeys';
 import { type Slip, slipOf } from '../trueup/slips';
+import { isOuter } from '../trueup/standing';
 import { formatLength, formatSize } from '../units';
 import { type DerivedFloor, type WallFace, deriveFloor } from './derive-floor';
 
@@ -33,12 +34,11 @@ interface Outer {
   readonly d: Point;
 }
 
-const isOuter = ({ halves, bulge }: WallFace): boolean =>
-  bulge === 0 && halves.every(({ wall }) => wall.kind === 'external' || wall.kind === 'party');
+const isOuterFace = ({ halves, bulge }: WallFace): boolean => bulge === 0 && halves.every(({ wall }) => isOuter(wall));
 
 const outerWalls = onceFor((floor: DerivedFloor): readonly Outer[] =>
   floor.rooms.flatMap((room) =>
-    room.faces.filter(isOuter).map((face) => {
+    room.faces.filter(isOuterFace).map((face) => {
       const thick = Math.max(...face.halves.map(({ left, right }) => left + right));
       const d = headingAt(face.course, 0);
       return { face, d, a: moved(face.a, leftOf(d), thick), b: moved(face.b, leftOf(d), thick) };

@@ -41,10 +41,10 @@ export function mergePlans(
   if (!merged || problemsOf(merged).length > 0) return { plan: theirs, overruled: [], impossible: true };
   const gone = goneWith(merged, onTop, their);
   // what could not be kept was not overruled
-  const held = overruled.filter(
-    (words) => !gone.some((each) => words === `that ${each.split(' was taken')[0]} was taken away`),
-  );
-  return { plan: merged, overruled: [...gone, ...held], impossible: false };
+  const takenAway = new Set(gone.map(wasTakenAway));
+  const held = overruled.filter((words) => !takenAway.has(words));
+  const lost = gone.map((what) => `${what} was taken away elsewhere, ${GONE}`);
+  return { plan: merged, overruled: [...lost, ...held], impossible: false };
 }
 
 const GONE = 'and what you did to it is gone with it';
@@ -53,12 +53,14 @@ const COUNTS = 'was read later and counts';
 /** Is this of what was changed here something that does not hold? */
 export const holdsNot = (words: string): boolean => words.includes(GONE) || words.includes(COUNTS);
 
-/** Things that I changed, they took away, and that could not be kept. */
+const wasTakenAway = (what: string): string => `that ${what} was taken away`;
+
+/** What things are called that I changed, they took away, and that could not be kept. */
 function goneWith(merged: Plan, mine: PlanChange, their: PlanChange): string[] {
   const taken = new Set(their.entities.flatMap(({ collection, id, after }) => (after ? [] : [`${collection} ${id}`])));
   return mine.entities.flatMap(({ collection, id, before, after }) =>
     before && after && taken.has(`${collection} ${id}`) && !Object.hasOwn(merged[collection], id)
-      ? [`${called(collection, before)} was taken away elsewhere, ${GONE}`]
+      ? [called(collection, before)]
       : [],
   );
 }
@@ -106,7 +108,7 @@ function onTopOf(mine: PlanChange, their: PlanChange): { change: PlanChange; ove
     const { before, after } = each;
     if (!before || !after || !other.after) {
       const what = called(each.collection, (other.after ?? after)!);
-      overruled.push(`that ${what} was ${other.after ? 'changed' : 'taken away'}`);
+      overruled.push(other.after ? `that ${what} was changed` : wasTakenAway(what));
       return each;
     }
     const groups = groupsOf(each.collection, [before, after, other.after]);
